@@ -1,0 +1,51 @@
+package chalktrace.core.edit;
+
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SoundClip;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** Edits of footage and sound. */
+public final class ReferenceEdits {
+
+    private ReferenceEdits() {}
+
+    /** Takes footage in, in front of the footage that is there and under the drawings, with its own sound if any. */
+    public static Edit takeIn(Footage footage, List<SoundClip> itsSound) {
+        return new Edit("take in " + footage.name(), shot -> {
+            List<Footage> all = new ArrayList<>(shot.footage());
+            all.add(0, footage);
+            return withSounds(shot.withFootage(all), itsSound);
+        });
+    }
+
+    public static Edit takeIn(SoundClip sound) {
+        return new Edit("take in " + sound.name(), shot -> withSounds(shot, List.of(sound)));
+    }
+
+    public static Edit change(String name, String footageId, UnaryOperator<Footage> change) {
+        return new Edit(name, shot -> shot.withFootage(footageId, change));
+    }
+
+    public static Edit changeSound(String name, String soundId, UnaryOperator<SoundClip> change) {
+        return new Edit(name, shot -> shot.withSound(soundId, change));
+    }
+
+    /** Takes a reference out of the shot; its file stays where it is. */
+    public static Edit remove(String id) {
+        return new Edit("take a reference out", shot -> shot.withFootage(shot.footage().stream()
+                        .filter(clip -> !clip.id().equals(id))
+                        .toList())
+                .withSounds(shot.sounds().stream()
+                        .filter(clip -> !clip.id().equals(id))
+                        .toList()));
+    }
+
+    private static Shot withSounds(Shot shot, List<SoundClip> more) {
+        List<SoundClip> all = new ArrayList<>(shot.sounds());
+        all.addAll(more);
+        return shot.withSounds(all);
+    }
+}

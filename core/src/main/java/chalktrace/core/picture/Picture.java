@@ -1,0 +1,50 @@
+package chalktrace.core.picture;
+
+/**
+ * One decoded picture of a source, read-only, of stored size {@link #size()}. Video stays in its own planes of luma and
+ * chroma, which take a third to a half of the memory of ARGB; pictures with opacity or palettes come as ARGB.
+ */
+public abstract sealed class Picture permits YuvPicture, ArgbPicture {
+
+    private final PictureSize size;
+    private Picture half;
+
+    Picture(PictureSize size) {
+        this.size = size;
+    }
+
+    public final PictureSize size() {
+        return size;
+    }
+
+    /** The memory that the picture takes, in bytes, without its halves. */
+    public abstract long bytes();
+
+    /** One row of opaque or straight-alpha ARGB words into {@code out[0 .. count)}. */
+    public abstract void argbRow(PictureSampling columns, double row, int count, int[] out);
+
+    /** One ARGB word at a position in samples, where (0, 0) is the middle of the first sample. */
+    public abstract int argbAt(double x, double y);
+
+    /** The same picture at half the size, made once: sampling it keeps fine detail from sparkling when shown small. */
+    public final synchronized Picture half() {
+        if (half == null) {
+            half = makeHalf();
+        }
+        return half;
+    }
+
+    abstract Picture makeHalf();
+
+    /** The whole picture as ARGB words, row after row. */
+    public final int[] toArgb() {
+        PictureSampling columns = new PictureSampling(0, 1, size.width());
+        int[] out = new int[size.width() * size.height()];
+        int[] row = new int[size.width()];
+        for (int y = 0; y < size.height(); y++) {
+            argbRow(columns, y, size.width(), row);
+            System.arraycopy(row, 0, out, y * size.width(), size.width());
+        }
+        return out;
+    }
+}

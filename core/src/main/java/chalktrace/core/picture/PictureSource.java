@@ -1,0 +1,24 @@
+package chalktrace.core.picture;
+
+import chalktrace.core.time.PictureTimes;
+
+/** Where pictures come from: the port through which the core reads footage. */
+public interface PictureSource {
+
+    /** The size at which the pictures are meant to be seen: turned upright, with square pixels. */
+    PictureSize displaySize();
+
+    /** When each picture starts; its count is the number of pictures. */
+    PictureTimes times();
+
+    /** How far a stored picture must be turned to stand upright, counter-clockwise: 0, 90, 180 or 270 degrees. */
+    int turnDegrees();
+
+    /**
+     * Picture n of the source, counted from 0 in the order in which they are seen; exactly that one, in any order of
+     * asking.
+     *
+     * @throws PictureUnavailableException when it can't be read, with a sentence for the person
+     */
+    Picture picture(int n) throws PictureUnavailableException;
+}

@@ -1,0 +1,115 @@
+package chalktrace.core.picture;
+
+/**
+ * One channel of a picture, a byte a sample, row after row. The bytes are shared and never written after this object is
+ * made: a decoded picture is too large to copy for safety.
+ */
+public final class Plane {
+
+    private final int width;
+    private final int height;
+    private final byte[] samples;
+
+    /** @throws IllegalArgumentException when the bytes are not width x height */
+    public Plane(int width, int height, byte[] samples) {
+        if (samples.length != width * height) {
+            throw new IllegalArgumentException(
+                    "A plane of " + width + "x" + height + " can't hold " + samples.length + " bytes.");
+        }
+        this.width = width;
+        this.height = height;
+        this.samples = samples;
+    }
+
+    public int width() {
+        return width;
+    }
+
+    public int height() {
+        return height;
+    }
+
+    public int at(int x, int y) {
+        return samples[y * width + x] & 255;
+    }
+
+    /** Half the size in both directions (rounded up), each sample the mean of up to four. */
+    Plane half() {
+        int w = (width + 1) / 2;
+        int h = (height + 1) / 2;
+        byte[] out = new byte[w * h];
+        for (int y = 0; y < h; y++) {
+            int upper = 2 * y * width;
+            int lower = Math.min(2 * y + 1, height - 1) * width;
+            for (int x = 0; x < w; x++) {
+                int left = 2 * x;
+                int right = Math.min(left + 1, width - 1);
+                out[y * w + x] = (byte) ((samples[upper + left] & 255)
+                                + (samples[upper + right] & 255)
+                                + (samples[lower + left] & 255)
+                                + (samples[lower + right] & 255)
+                                + 2
+                        >> 2);
+            }
+        }
+        return new Plane(w, h, out);
+    }
+
+    /**
+     * Fills a row by sampling between four neighbours.
+     *
+     * @param columns for each output sample, the position in 24.8 fixed point
+     * @param y the row's position in 24.8 fixed point
+     */
+    void sampleRow(int[] columns, int y, int count, int[] out) {
+        int row = clamp(y >> 8, height);
+        int rowBelow = Math.min(row + 1, height - 1);
+        int fy = y < 0 ? 0 : y & 255;
+        int upper = row * width;
+        int lower = rowBelow * width;
+        if (fy == 0) {
+            lower = upper;
+        }
+        for (int i = 0; i < count; i++) {
+            int position = columns[i];
+            int x = clamp(position >> 8, width);
+            int next = Math.min(x + 1, width - 1);
+            int fx = position < 0 ? 0 : position & 255;
+            int top = ((samples[upper + x] & 255) << 8)
+                    + ((samples[upper + next] & 255) - (samples[upper + x] & 255)) * fx;
+            int bottom = ((samples[lower + x] & 255) << 8)
+                    + ((samples[lower + next] & 255) - (samples[lower + x] & 255)) * fx;
+            out[i] = (top << 8) + (bottom - top) * fy + 32768 >> 16;
+        }
+    }
+
+    /** As {@link #sampleRow} where every position is a whole sample: the usual case of a picture shown 1:1. */
+    void copyRow(int firstColumn, int row, int count, int[] out) {
+        int from = clamp(row, height) * width;
+        for (int i = 0; i < count; i++) {
+            out[i] = samples[from + clamp(firstColumn + i, width)] & 255;
+        }
+    }
+
+    /** One sample at any place, in 24.8 fixed point, between four neighbours. */
+    int sample(int x, int y) {
+        int column = clamp(x >> 8, width);
+        int row = clamp(y >> 8, height);
+        int next = Math.min(column + 1, width - 1);
+        int below = Math.min(row + 1, height - 1) * width;
+        int fx = x < 0 ? 0 : x & 255;
+        int fy = y < 0 ? 0 : y & 255;
+        int upper = row * width;
+        int top = (samples[upper + column] & 255) * (256 - fx) + (samples[upper + next] & 255) * fx;
+        int bottom = (samples[below + column] & 255) * (256 - fx) + (samples[below + next] & 255) * fx;
+        return top * (256 - fy) + bottom * fy + 32768 >> 16;
+    }
+
+    long bytes() {
+        return samples.length;
+    }
+
+    private static int clamp(int value, int size) {
+        return value < 0 ? 0 : value < size ? value : size - 1;
+    }
+}

@@ -1,0 +1,39 @@
+package chalktrace.core.render;
+
+/** Mixing of colour words, two parts of a word at a time. */
+final class Blend {
+
+    private static final int ODD = 0x00FF00FF;
+
+    private Blend() {}
+
+    /** All four parts of a word times a share of 0 to 256. */
+    static int scale(int word, int share) {
+        int odd = (word & ODD) * share >>> 8 & ODD;
+        int even = (word >>> 8 & ODD) * share & ~ODD;
+        return odd | even;
+    }
+
+    /** A premultiplied word laid over an opaque one. */
+    static int over(int below, int above) {
+        int alpha = above >>> 24;
+        // 255 must hide all of what lies below, 0 none of it.
+        return above + scale(below, 256 - alpha - (alpha >> 7)) | 0xFF000000;
+    }
+
+    /** Between two opaque words: share 0 is {@code a}, 256 is {@code b}. */
+    static int mix(int a, int b, int share) {
+        return scale(a, 256 - share) + scale(b, share) | 0xFF000000;
+    }
+
+    /** A word of straight opacity as a premultiplied one. */
+    static int premultiply(int word) {
+        int alpha = word >>> 24;
+        return alpha == 255 ? word : scale(word & 0xFFFFFF | 0xFF000000, alpha + (alpha >> 7)) & 0xFFFFFF | alpha << 24;
+    }
+
+    /** A share of 0 to 1 as 0 to 256. */
+    static int share(double part) {
+        return (int) Math.round(part * 256);
+    }
+}

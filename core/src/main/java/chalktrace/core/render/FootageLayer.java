@@ -1,0 +1,134 @@
+package chalktrace.core.render;
+
+import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureSampling;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Placement;
+import java.awt.Rectangle;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
+
+/**
+ * A picture of footage, fitted into the shot's size, then placed, lightened, tinted and faded. Shown small it is sampled
+ * from its halves, so that fine detail does not sparkle.
+ *
+ * @param displaySize the size at which the picture is meant to be seen, after turning
+ * @param turnDegrees how far the stored picture is turned to stand upright, counter-clockwise
+ */
+public record FootageLayer(
+        Picture picture, PictureSize displaySize, int turnDegrees, Placement placement, Footage.Look look)
+        implements SceneLayer {
+
+    /** A source is halved until a device pixel covers at most this many of its samples in a row. */
+    private static final double COARSEST_STEP = 1.6;
+
+    @Override
+    public void paint(Surface surface, PixelTile tile) {
+        AffineTransform toDevice = sourceToDevice(surface);
+        Rectangle area = surface.picture().intersection(tile.bounds()).intersection(covered(toDevice));
+        if (area.isEmpty() || placement.opacity() == 0) {
+            return;
+        }
+        AffineTransform toSource = inverse(toDevice);
+        Picture source = picture;
+        double step = Math.hypot(toSource.getScaleX(), toSource.getShearY());
+        AffineTransform halving = new AffineTransform();
+        while (step > COARSEST_STEP
+                && Math.min(source.size().width(), source.size().height()) > 1) {
+            source = source.half();
+            step /= 2;
+            halving.preConcatenate(AffineTransform.getScaleInstance(0.5, 0.5));
+        }
+        toSource.preConcatenate(halving);
+        Toning toning = new Toning(look, placement.opacity());
+        if (toSource.getShearX() == 0 && toSource.getShearY() == 0) {
+            paintUpright(source, toSource, area, tile, toning);
+        } else {
+            paintTurned(source, toSource, area, tile, toning);
+        }
+    }
+
+    private static void paintUpright(
+            Picture source, AffineTransform toSource, Rectangle area, PixelTile tile, Toning toning) {
+        double first = toSource.getScaleX() * (area.x + 0.5) + toSource.getTranslateX() - 0.5;
+        PictureSampling columns = new PictureSampling(settled(first), toSource.getScaleX(), area.width);
+        int[] row = new int[area.width];
+        for (int y = area.y; y < area.y + area.height; y++) {
+            double sourceY = toSource.getScaleY() * (y + 0.5) + toSource.getTranslateY() - 0.5;
+            source.argbRow(columns, settled(sourceY), area.width, row);
+            toning.lay(row, area.width, tile.pixels(), tile.index(area.x, y));
+        }
+    }
+
+    private static void paintTurned(
+            Picture source, AffineTransform toSource, Rectangle area, PixelTile tile, Toning toning) {
+        Point2D.Double place = new Point2D.Double();
+        int[] one = new int[1];
+        for (int y = area.y; y < area.y + area.height; y++) {
+            for (int x = area.x; x < area.x + area.width; x++) {
+                place.setLocation(x + 0.5, y + 0.5);
+                toSource.transform(place, place);
+                if (place.x >= 0
+                        && place.y >= 0
+                        && place.x < source.size().width()
+                        && place.y < source.size().height()) {
+                    one[0] = source.argbAt(place.x - 0.5, place.y - 0.5);
+                    toning.lay(one, 1, tile.pixels(), tile.index(x, y));
+                }
+            }
+        }
+    }
+
+    private AffineTransform sourceToDevice(Surface surface) {
+        AffineTransform transform = surface.view().toDevice();
+        double middleX = surface.size().width() / 2.0;
+        double middleY = surface.size().height() / 2.0;
+        transform.concatenate(placement.transform(middleX, middleY));
+        double fit = Math.min(
+                surface.size().width() / (double) displaySize.width(),
+                surface.size().height() / (double) displaySize.height());
+        transform.translate(middleX, middleY);
+        transform.scale(fit, fit);
+        transform.quadrantRotate(Math.floorMod(-turnDegrees / 90, 4));
+        boolean onItsSide = turnDegrees % 180 != 0;
+        double uprightWidth = onItsSide ? displaySize.height() : displaySize.width();
+        double uprightHeight = onItsSide ? displaySize.width() : displaySize.height();
+        transform.scale(
+                uprightWidth / picture.size().width(),
+                uprightHeight / picture.size().height());
+        transform.translate(-picture.size().width() / 2.0, -picture.size().height() / 2.0);
+        return transform;
+    }
+
+    private Rectangle covered(AffineTransform toDevice) {
+        Rectangle2D edge = toDevice.createTransformedShape(new Rectangle2D.Double(
+                        0, 0, picture.size().width(), picture.size().height()))
+                .getBounds2D();
+        int left = (int) Math.ceil(edge.getMinX() - 0.5 - 1e-6);
+        int top = (int) Math.ceil(edge.getMinY() - 0.5 - 1e-6);
+        int right = (int) Math.ceil(edge.getMaxX() - 0.5 - 1e-6);
+        int bottom = (int) Math.ceil(edge.getMaxY() - 0.5 - 1e-6);
+        return new Rectangle(left, top, right - left, bottom - top);
+    }
+
+    /** Rounding in the chain of transforms must not turn a 1:1 view into a resampled one. */
+    private static double settled(double position) {
+        double whole = Math.rint(position);
+        return Math.abs(position - whole) < 1e-6 ? whole : position;
+    }
+
+    private static AffineTransform inverse(AffineTransform transform) {
+        try {
+            AffineTransform inverse = transform.createInverse();
+            boolean plainStep = Math.abs(inverse.getScaleX() - 1) < 1e-9 && Math.abs(inverse.getScaleY() - 1) < 1e-9;
+            return plainStep && inverse.getShearX() == 0 && inverse.getShearY() == 0
+                    ? AffineTransform.getTranslateInstance(inverse.getTranslateX(), inverse.getTranslateY())
+                    : inverse;
+        } catch (NoninvertibleTransformException e) {
+            throw new AssertionError("scales of views and placements are never 0", e);
+        }
+    }
+}

@@ -1,0 +1,41 @@
+package chalktrace.core.render;
+
+import chalktrace.core.picture.Rgb;
+import java.util.Arrays;
+
+/**
+ * The one renderer, for the screen, for export and for tests: paints a scene, or a tile of it, into opaque ARGB words.
+ * Safe for threads: tiles of one scene may be composed side by side.
+ */
+public final class FrameComposer {
+
+    private final RasterCache rasters;
+    private final Rgb surround;
+
+    /** @param surround the colour beside the picture */
+    public FrameComposer(RasterCache rasters, Rgb surround) {
+        this.rasters = rasters;
+        this.surround = surround;
+    }
+
+    /** Paints every pixel of the tile. */
+    public void compose(Scene scene, Viewpoint view, PixelTile tile) {
+        for (int row = 0; row < tile.height(); row++) {
+            int from = tile.offset() + row * tile.stride();
+            Arrays.fill(tile.pixels(), from, from + tile.width(), surround.argb());
+        }
+        Surface surface = new Surface(scene.size(), view, rasters);
+        for (SceneLayer layer : scene.layers()) {
+            layer.paint(surface, tile);
+        }
+    }
+
+    /** The whole picture of a scene at its own size, row after row. */
+    public int[] composeWhole(Scene scene) {
+        int width = scene.size().width();
+        int height = scene.size().height();
+        int[] pixels = new int[width * height];
+        compose(scene, Viewpoint.plain(width, height), PixelTile.whole(pixels, width, height));
+        return pixels;
+    }
+}

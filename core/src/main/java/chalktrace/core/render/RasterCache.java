@@ -1,0 +1,91 @@
+package chalktrace.core.render;
+
+import chalktrace.core.shot.Drawing;
+import java.awt.geom.AffineTransform;
+import java.lang.ref.WeakReference;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Supplier;
+
+/**
+ * Drawings that have been rasterised, within a byte budget, least recently used out first. A drawing is known by
+ * identity and held weakly, so that the cache keeps no undone work alive. Safe for threads; two that ask for the same
+ * drawing at once rasterise it once.
+ */
+public final class RasterCache {
+
+    private final long budget;
+    private final Map<Key, Entry> entries = new LinkedHashMap<>(64, 0.75f, true);
+    private long bytes;
+
+    public RasterCache(long budgetBytes) {
+        this.budget = budgetBytes;
+    }
+
+    /**
+     * The raster of a drawing, made when it is not at hand.
+     *
+     * @param look anything with equality that changes the pixels besides the drawing and the transform
+     */
+    Raster get(Drawing drawing, Object look, AffineTransform transform, Supplier<Raster> make) {
+        Entry entry;
+        synchronized (entries) {
+            entry = entries.computeIfAbsent(new Key(drawing, look, transform), key -> new Entry());
+        }
+        synchronized (entry) {
+            if (entry.raster == null) {
+                entry.raster = make.get();
+                count(entry.raster);
+            }
+            return entry.raster;
+        }
+    }
+
+    private void count(Raster made) {
+        synchronized (entries) {
+            bytes += made.bytes();
+            Iterator<Entry> oldest = entries.values().iterator();
+            while (bytes > budget && oldest.hasNext()) {
+                Entry entry = oldest.next();
+                if (entry.raster != null && entry.raster != made) {
+                    bytes -= entry.raster.bytes();
+                    oldest.remove();
+                }
+            }
+        }
+    }
+
+    private static final class Entry {
+        private volatile Raster raster;
+    }
+
+    private static final class Key {
+        private final WeakReference<Drawing> drawing;
+        private final Object look;
+        private final AffineTransform transform;
+        private final int hash;
+
+        Key(Drawing drawing, Object look, AffineTransform transform) {
+            this.drawing = new WeakReference<>(drawing);
+            this.look = look;
+            this.transform = transform;
+            this.hash = 31 * (31 * System.identityHashCode(drawing) + look.hashCode()) + transform.hashCode();
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return this == other
+                    || other instanceof Key key
+                            && drawing.get() != null
+                            && drawing.get() == key.drawing.get()
+                            && transform.equals(key.transform)
+                            && look.equals(key.look);
+        }
+
+        @Override
+        public int hashCode() {
+            return hash;
+        }
+    }
+}

@@ -1,0 +1,12 @@
+package chalktrace.core.render;
+
+import chalktrace.core.picture.PictureSize;
+import java.util.List;
+
+/** All that one frame shows, back to front. */
+public record Scene(PictureSize size, List<SceneLayer> layers) {
+
+    public Scene {
+        layers = List.copyOf(layers);
+    }
+}

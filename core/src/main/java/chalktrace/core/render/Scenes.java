@@ -1,0 +1,101 @@
+package chalktrace.core.render;
+
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.speech.MouthChart;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Says what a frame of a shot shows. */
+public final class Scenes {
+
+    private static final double ONION_OPACITY = 0.6;
+
+    private Scenes() {}
+
+    /** The frame's layers: paper, footage, levels from back to front, each level's onion skin under it, the mouth. */
+    public static Scene of(Shot shot, int frame, SceneOptions options, FootagePictures pictures) {
+        List<SceneLayer> layers = new ArrayList<>();
+        layers.add(new PaperLayer(shot.setup().paper()));
+        if (options.footage()) {
+            addFootage(shot, frame, pictures, layers);
+        }
+        for (int i = shot.levels().size() - 1; i >= 0; i--) {
+            Level level = shot.levels().get(i);
+            if (!shot.isShown(level)) {
+                continue;
+            }
+            if (options.onionOf().filter(level.id()::equals).isPresent()) {
+                addOnion(shot, level, frame, layers);
+            }
+            level.exposures()
+                    .at(frame)
+                    .flatMap(run -> layer(shot, level, run, InkLook.CHALK, shot.opacityOf(level)))
+                    .ifPresent(layers::add);
+            if (options.penOn().filter(level.id()::equals).isPresent()) {
+                options.livePen().ifPresent(layers::add);
+            }
+        }
+        addMouth(shot, frame, layers);
+        return new Scene(shot.setup().size(), layers);
+    }
+
+    private static void addFootage(Shot shot, int frame, FootagePictures pictures, List<SceneLayer> layers) {
+        for (int i = shot.footage().size() - 1; i >= 0; i--) {
+            Footage footage = shot.footage().get(i);
+            if (footage.visible()) {
+                pictures.at(footage, frame)
+                        .map(shown -> new FootageLayer(
+                                shown.picture(),
+                                shown.displaySize(),
+                                shown.turnDegrees(),
+                                footage.placement(),
+                                footage.look()))
+                        .ifPresent(layers::add);
+            }
+        }
+    }
+
+    private static void addOnion(Shot shot, Level level, int frame, List<SceneLayer> layers) {
+        neighbour(level, frame, -1)
+                .flatMap(run -> layer(shot, level, run, InkLook.EARLIER, ONION_OPACITY))
+                .ifPresent(layers::add);
+        neighbour(level, frame, 1)
+                .flatMap(run -> layer(shot, level, run, InkLook.LATER, ONION_OPACITY))
+                .ifPresent(layers::add);
+    }
+
+    private static void addMouth(Shot shot, int frame, List<SceneLayer> layers) {
+        shot.mouthPlace()
+                .filter(MouthPlace::visible)
+                .flatMap(place -> shot.mouthAt(frame)
+                        .map(span -> new MouthLayer(MouthChart.shipped().shape(span.shape()), place)))
+                .ifPresent(layers::add);
+    }
+
+    private static Optional<SceneLayer> layer(Shot shot, Level level, Exposure run, InkLook look, double opacity) {
+        return level.drawing(run.drawing())
+                .map(drawing -> new DrawingLayer(drawing, shot.chalks(), look, run.placement(), opacity));
+    }
+
+    /** The nearest showing before or after the one at a frame that shows another drawing. */
+    private static Optional<Exposure> neighbour(Level level, int frame, int direction) {
+        int here = level.exposures().at(frame).map(Exposure::drawing).orElse(Exposure.BLANK);
+        List<Exposure> runs = level.exposures().runs();
+        Optional<Exposure> found = Optional.empty();
+        for (Exposure run : runs) {
+            boolean other =
+                    !run.isBlank() && run.drawing() != here && !run.range().contains(frame);
+            if (other && direction < 0 && run.start() < frame) {
+                found = Optional.of(run);
+            } else if (other && direction > 0 && run.start() > frame) {
+                return Optional.of(run);
+            }
+        }
+        return found;
+    }
+}

@@ -1,0 +1,116 @@
+package chalktrace.core.shot;
+
+import chalktrace.core.time.FrameRange;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a level shows on which frames: runs in rising order that never overlap. A frame without a run shows nothing and
+ * is free to draw on; a run of {@link Exposure#BLANK} shows nothing on purpose.
+ */
+public record Exposures(List<Exposure> runs) {
+
+    public static final Exposures NONE = new Exposures(List.of());
+
+    /** @throws IllegalArgumentException when runs are out of order or overlap */
+    public Exposures {
+        runs = List.copyOf(runs);
+        for (int i = 1; i < runs.size(); i++) {
+            if (runs.get(i).start() < runs.get(i - 1).end()) {
+                throw new IllegalArgumentException("Exposures must not overlap, as those at frames "
+                        + runs.get(i - 1).start() + " and " + runs.get(i).start() + " do.");
+            }
+        }
+    }
+
+    public static Exposures of(Exposure... runs) {
+        return new Exposures(List.of(runs));
+    }
+
+    public Optional<Exposure> at(int frame) {
+        for (Exposure run : runs) {
+            if (run.range().contains(frame)) {
+                return Optional.of(run);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** All runs that show a drawing, in order. */
+    public List<Exposure> showing(int drawing) {
+        return runs.stream().filter(run -> run.drawing() == drawing).toList();
+    }
+
+    /** The first frame at or after {@code frame} that has a run, or {@code otherwise}. */
+    public int nextTaken(int frame, int otherwise) {
+        for (Exposure run : runs) {
+            if (run.end() > frame) {
+                return Math.max(frame, run.start());
+            }
+        }
+        return otherwise;
+    }
+
+    /** With a run laid over whatever its frames showed before; what is cut in two keeps both ends. */
+    public Exposures with(Exposure run) {
+        List<Exposure> out = new ArrayList<>(cleared(run.range()).runs);
+        out.add(run);
+        out.sort(Comparator.comparingInt(Exposure::start));
+        return new Exposures(out);
+    }
+
+    /** With nothing on a range of frames; runs that reach into it are trimmed. */
+    public Exposures cleared(FrameRange range) {
+        List<Exposure> out = new ArrayList<>();
+        for (Exposure run : runs) {
+            if (!run.range().overlaps(range)) {
+                out.add(run);
+                continue;
+            }
+            if (run.start() < range.start()) {
+                out.add(run.between(run.start(), range.start()));
+            }
+            if (run.end() > range.end()) {
+                out.add(run.between(range.end(), run.end()));
+            }
+        }
+        return new Exposures(out);
+    }
+
+    /**
+     * With the run at {@code frame} made longer or shorter by some frames; all that follows moves along. A run keeps at
+     * least one frame; a frame without a run changes nothing.
+     */
+    public Exposures held(int frame, int byFrames) {
+        Optional<Exposure> held = at(frame);
+        if (held.isEmpty()) {
+            return this;
+        }
+        int by = Math.max(byFrames, 1 - held.get().frames());
+        List<Exposure> out = new ArrayList<>();
+        for (Exposure run : runs) {
+            if (run == held.get()) {
+                out.add(run.between(run.start(), run.end() + by));
+            } else {
+                out.add(run.start() > held.get().start() ? run.movedBy(by) : run);
+            }
+        }
+        return new Exposures(out);
+    }
+
+    /** With the run that starts at {@code start} ending elsewhere, taking from what follows or leaving it free. */
+    public Exposures trimmed(int start, int newEnd) {
+        return at(start)
+                .filter(run -> run.start() == start)
+                .map(run -> new Exposures(runs.stream().filter(r -> r != run).toList())
+                        .with(run.between(start, Math.max(start + 1, newEnd))))
+                .orElse(this);
+    }
+
+    /** The frame after the last run. */
+    public int end() {
+        return runs.isEmpty() ? 0 : runs.get(runs.size() - 1).end();
+    }
+}

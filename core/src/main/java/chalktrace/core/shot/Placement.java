@@ -1,0 +1,56 @@
+package chalktrace.core.shot;
+
+import java.awt.geom.AffineTransform;
+
+/**
+ * How something is put onto the picture: scaled and turned about the picture's middle, then moved, then faded.
+ *
+ * @param x moved to the right, in shot pixels
+ * @param y moved down, in shot pixels
+ * @param scale 1 for as it is
+ * @param degrees turned clockwise
+ * @param opacity 0 to 1
+ */
+public record Placement(double x, double y, double scale, double degrees, double opacity) {
+
+    public static final Placement AS_IS = new Placement(0, 0, 1, 0, 1);
+
+    public static final double LARGEST_SCALE = 100;
+
+    /** @throws IllegalArgumentException when a number is not finite or out of bounds */
+    public Placement {
+        if (!Double.isFinite(x)
+                || !Double.isFinite(y)
+                || !Double.isFinite(degrees)
+                || !(scale >= 1 / LARGEST_SCALE && scale <= LARGEST_SCALE)
+                || !(opacity >= 0 && opacity <= 1)) {
+            throw new IllegalArgumentException(
+                    "A placement has finite numbers, a scale of 0.01 to 100 and an opacity of 0 to 1.");
+        }
+    }
+
+    public Placement withPosition(double newX, double newY) {
+        return new Placement(newX, newY, scale, degrees, opacity);
+    }
+
+    public Placement withScale(double newScale) {
+        return new Placement(x, y, newScale, degrees, opacity);
+    }
+
+    public Placement withDegrees(double newDegrees) {
+        return new Placement(x, y, scale, newDegrees, opacity);
+    }
+
+    public Placement withOpacity(double newOpacity) {
+        return new Placement(x, y, scale, degrees, newOpacity);
+    }
+
+    /** The movement of points of the picture, without the fading. */
+    public AffineTransform transform(double middleX, double middleY) {
+        AffineTransform transform = AffineTransform.getTranslateInstance(x + middleX, y + middleY);
+        transform.rotate(Math.toRadians(degrees));
+        transform.scale(scale, scale);
+        transform.translate(-middleX, -middleY);
+        return transform;
+    }
+}

@@ -1,0 +1,242 @@
+package chalktrace.core.shot;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * The document: one continuous piece of animation as a single immutable value.
+ *
+ * @param levels front to back
+ * @param footage front to back, all under the drawings
+ * @param words in rising order of their start
+ * @param mouths in rising order, never overlapping
+ * @param mouthPlace where the mouths are drawn on the picture
+ * @param cues in rising order
+ * @param marks at most one a frame, in rising order
+ */
+public record Shot(
+        String name,
+        ShotSetup setup,
+        List<Chalk> chalks,
+        List<Level> levels,
+        List<LevelGroup> groups,
+        List<Footage> footage,
+        List<SoundClip> sounds,
+        List<Word> words,
+        List<MouthSpan> mouths,
+        Optional<MouthPlace> mouthPlace,
+        List<Cue> cues,
+        List<Mark> marks) {
+
+    /** @throws IllegalArgumentException when an id is used twice, or a stroke or a group names what is missing */
+    public Shot {
+        chalks = List.copyOf(chalks);
+        levels = List.copyOf(levels);
+        groups = List.copyOf(groups);
+        footage = List.copyOf(footage);
+        sounds = List.copyOf(sounds);
+        words = sorted(words, Comparator.comparingDouble(Word::startSeconds));
+        mouths = sorted(mouths, Comparator.comparingInt(span -> span.range().start()));
+        cues = sorted(cues, Comparator.comparingDouble(Cue::seconds));
+        marks = sorted(marks, Comparator.comparingInt(Mark::frame));
+        Set<String> taken = new HashSet<>();
+        ids(chalks, levels, groups, footage, sounds, words, cues).forEach(id -> requireNew(taken, id));
+        if (chalks.isEmpty()) {
+            throw new IllegalArgumentException("A shot has at least one chalk.");
+        }
+    }
+
+    /** A shot with one empty level and the shipped chalks. */
+    public static Shot empty(String name, ShotSetup setup) {
+        return new Shot(
+                name,
+                setup,
+                ChalkBox.standard(),
+                List.of(Level.empty("level-1", "rough")),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                List.of());
+    }
+
+    public Optional<Level> level(String id) {
+        return levels.stream().filter(level -> level.id().equals(id)).findFirst();
+    }
+
+    public Optional<Footage> footage(String id) {
+        return footage.stream().filter(clip -> clip.id().equals(id)).findFirst();
+    }
+
+    public Optional<SoundClip> sound(String id) {
+        return sounds.stream().filter(clip -> clip.id().equals(id)).findFirst();
+    }
+
+    /** The chalk of an id; a stroke whose chalk is gone is drawn with the first. */
+    public Chalk chalk(String id) {
+        return chalks.stream()
+                .filter(chalk -> chalk.id().equals(id))
+                .findFirst()
+                .orElse(chalks.get(0));
+    }
+
+    public Optional<LevelGroup> groupOf(String levelId) {
+        return groups.stream().filter(group -> group.levels().contains(levelId)).findFirst();
+    }
+
+    /** Whether a level can be seen: it and its group are shown. */
+    public boolean isShown(Level level) {
+        return level.visible() && groupOf(level.id()).map(LevelGroup::visible).orElse(true);
+    }
+
+    /** Whether a level can't be drawn on: it or its group is locked. */
+    public boolean isLocked(Level level) {
+        return level.locked() || groupOf(level.id()).map(LevelGroup::locked).orElse(false);
+    }
+
+    /** The opacity of a level within its group, 0 to 1. */
+    public double opacityOf(Level level) {
+        return level.opacity() * groupOf(level.id()).map(LevelGroup::opacity).orElse(1.0);
+    }
+
+    public Optional<MouthSpan> mouthAt(int frame) {
+        return mouths.stream().filter(span -> span.range().contains(frame)).findFirst();
+    }
+
+    public Optional<Mark> markAt(int frame) {
+        return marks.stream().filter(mark -> mark.frame() == frame).findFirst();
+    }
+
+    /** An id that nothing in the shot has, such as "level-3" for "level". */
+    public String newId(String kind) {
+        Set<String> taken =
+                ids(chalks, levels, groups, footage, sounds, words, cues).collect(Collectors.toSet());
+        int n = 1;
+        while (taken.contains(kind + "-" + n)) {
+            n++;
+        }
+        return kind + "-" + n;
+    }
+
+    public Shot withName(String newName) {
+        return new Shot(
+                newName, setup, chalks, levels, groups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+    }
+
+    public Shot withSetup(ShotSetup newSetup) {
+        return new Shot(
+                name, newSetup, chalks, levels, groups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+    }
+
+    public Shot withChalks(List<Chalk> newChalks) {
+        return new Shot(
+                name, setup, newChalks, levels, groups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+    }
+
+    public Shot withLevels(List<Level> newLevels) {
+        return new Shot(
+                name, setup, chalks, newLevels, groups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+    }
+
+    public Shot withGroups(List<LevelGroup> newGroups) {
+        return new Shot(
+                name, setup, chalks, levels, newGroups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+    }
+
+    public Shot withFootage(List<Footage> newFootage) {
+        return new Shot(
+                name, setup, chalks, levels, groups, newFootage, sounds, words, mouths, mouthPlace, cues, marks);
+    }
+
+    public Shot withSounds(List<SoundClip> newSounds) {
+        return new Shot(
+                name, setup, chalks, levels, groups, footage, newSounds, words, mouths, mouthPlace, cues, marks);
+    }
+
+    public Shot withWords(List<Word> newWords) {
+        return new Shot(
+                name, setup, chalks, levels, groups, footage, sounds, newWords, mouths, mouthPlace, cues, marks);
+    }
+
+    public Shot withMouths(List<MouthSpan> newMouths) {
+        return new Shot(
+                name, setup, chalks, levels, groups, footage, sounds, words, newMouths, mouthPlace, cues, marks);
+    }
+
+    public Shot withMouthPlace(MouthPlace place) {
+        return new Shot(
+                name, setup, chalks, levels, groups, footage, sounds, words, mouths, Optional.of(place), cues, marks);
+    }
+
+    public Shot withCues(List<Cue> newCues) {
+        return new Shot(
+                name, setup, chalks, levels, groups, footage, sounds, words, mouths, mouthPlace, newCues, marks);
+    }
+
+    public Shot withMarks(List<Mark> newMarks) {
+        return new Shot(
+                name, setup, chalks, levels, groups, footage, sounds, words, mouths, mouthPlace, cues, newMarks);
+    }
+
+    /** With one level changed; an id that is not there changes nothing. */
+    public Shot withLevel(String id, UnaryOperator<Level> change) {
+        return withLevels(levels.stream()
+                .map(level -> level.id().equals(id) ? change.apply(level) : level)
+                .toList());
+    }
+
+    /** With one clip of footage changed; an id that is not there changes nothing. */
+    public Shot withFootage(String id, UnaryOperator<Footage> change) {
+        return withFootage(footage.stream()
+                .map(clip -> clip.id().equals(id) ? change.apply(clip) : clip)
+                .toList());
+    }
+
+    /** With one sound changed; an id that is not there changes nothing. */
+    public Shot withSound(String id, UnaryOperator<SoundClip> change) {
+        return withSounds(sounds.stream()
+                .map(clip -> clip.id().equals(id) ? change.apply(clip) : clip)
+                .toList());
+    }
+
+    private static <T> List<T> sorted(List<T> items, Comparator<T> order) {
+        List<T> out = new ArrayList<>(items);
+        out.sort(order);
+        return List.copyOf(out);
+    }
+
+    private static Stream<String> ids(
+            List<Chalk> chalks,
+            List<Level> levels,
+            List<LevelGroup> groups,
+            List<Footage> footage,
+            List<SoundClip> sounds,
+            List<Word> words,
+            List<Cue> cues) {
+        return Stream.of(
+                        chalks.stream().map(Chalk::id),
+                        levels.stream().map(Level::id),
+                        groups.stream().map(LevelGroup::id),
+                        footage.stream().map(Footage::id),
+                        sounds.stream().map(SoundClip::id),
+                        words.stream().map(Word::id),
+                        cues.stream().map(Cue::id))
+                .flatMap(all -> all);
+    }
+
+    private static void requireNew(Set<String> ids, String id) {
+        if (!ids.add(id)) {
+            throw new IllegalArgumentException("The id \"" + id + "\" is used twice.");
+        }
+    }
+}

@@ -1,0 +1,70 @@
+package chalktrace.core.sound;
+
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SoundClip;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** All sounds of a shot on its ruler, mixed on demand to two channels at 48 kHz. Immutable; any thread may read it. */
+public final class ShotMix {
+
+    public static final int SAMPLE_RATE = 48_000;
+    public static final int CHANNELS = 2;
+
+    private record Voice(PcmBuffer sound, long startSample, float gain) {}
+
+    private final List<Voice> voices;
+
+    private ShotMix(List<Voice> voices) {
+        this.voices = List.copyOf(voices);
+    }
+
+    /**
+     * @throws IllegalArgumentException when a sound has another rate than {@link #SAMPLE_RATE}: a source of sounds
+     *     converts them
+     */
+    public static ShotMix of(Shot shot, SoundSource sounds) {
+        List<Voice> voices = new ArrayList<>();
+        for (SoundClip clip : shot.sounds()) {
+            Optional<PcmBuffer> pcm = sounds.of(clip);
+            if (pcm.isPresent() && !clip.muted()) {
+                if (pcm.get().sampleRate() != SAMPLE_RATE) {
+                    throw new IllegalArgumentException("Sounds are mixed at 48000 samples a second, not at "
+                            + pcm.get().sampleRate() + ".");
+                }
+                voices.add(new Voice(pcm.get(), Math.round(clip.startSeconds() * SAMPLE_RATE), (float) clip.gain()));
+            }
+        }
+        return new ShotMix(voices);
+    }
+
+    public boolean isSilent() {
+        return voices.isEmpty();
+    }
+
+    /**
+     * The mix from a sample on.
+     *
+     * @param from sample counted from the shot's first frame
+     * @param count moments
+     * @return left and right side by side, 2 x count values, held within -1 to 1
+     */
+    public float[] render(long from, int count) {
+        float[] out = new float[CHANNELS * count];
+        for (Voice voice : voices) {
+            int rightChannel = Math.min(1, voice.sound.channels() - 1);
+            long offset = from - voice.startSample;
+            int first = (int) Math.max(0, Math.min(count, -offset));
+            int end = (int) Math.max(0, Math.min(count, voice.sound.length() - offset));
+            for (int i = first; i < end; i++) {
+                out[2 * i] += voice.gain * voice.sound.at(offset + i, 0);
+                out[2 * i + 1] += voice.gain * voice.sound.at(offset + i, rightChannel);
+            }
+        }
+        for (int i = 0; i < out.length; i++) {
+            out[i] = Math.max(-1, Math.min(1, out[i]));
+        }
+        return out;
+    }
+}

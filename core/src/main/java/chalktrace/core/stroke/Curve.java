@@ -1,0 +1,118 @@
+package chalktrace.core.stroke;
+
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Path2D;
+import java.util.Arrays;
+
+/**
+ * A run of cubic Bezier segments through (x, y, pressure): 3n+1 control points for n segments, or a single point for a
+ * dot. Pressure is a third coordinate, so the weight of a line bends as smoothly as its path. Numbers are rounded to
+ * 1/1000 (pixel, or unit of pressure), so that a curve that has been written and read again is the same curve.
+ */
+public final class Curve {
+
+    private static final double GRID = 1000;
+
+    private final double[] values;
+
+    private Curve(double[] values) {
+        this.values = values;
+    }
+
+    /**
+     * @param values x, y, pressure of each control point in turn
+     * @throws IllegalArgumentException when the count is not that of whole segments or a number is not finite
+     */
+    public static Curve of(double... values) {
+        int points = values.length / 3;
+        if (values.length == 0 || values.length % 3 != 0 || (points - 1) % 3 != 0) {
+            throw new IllegalArgumentException(
+                    "A curve has 1, 4, 7, 10 ... control points of three numbers, not " + values.length + " numbers.");
+        }
+        double[] rounded = new double[values.length];
+        for (int i = 0; i < values.length; i++) {
+            if (!Double.isFinite(values[i])) {
+                throw new IllegalArgumentException("A curve's numbers must be finite.");
+            }
+            // Adding 0 turns -0 into 0, which is written and compared as one number.
+            rounded[i] = Math.rint(values[i] * GRID) / GRID + 0.0;
+        }
+        return new Curve(rounded);
+    }
+
+    public int points() {
+        return values.length / 3;
+    }
+
+    public int segments() {
+        return (points() - 1) / 3;
+    }
+
+    public double x(int point) {
+        return values[3 * point];
+    }
+
+    public double y(int point) {
+        return values[3 * point + 1];
+    }
+
+    public double pressure(int point) {
+        return values[3 * point + 2];
+    }
+
+    /** The numbers that {@link #of} takes, as a copy. */
+    public double[] toArray() {
+        return values.clone();
+    }
+
+    /** Coordinate 0 (x), 1 (y) or 2 (pressure) at {@code t}, 0 to 1, of a segment. */
+    public double at(int segment, double t, int coordinate) {
+        int from = 9 * segment + coordinate;
+        double s = 1 - t;
+        return s * s * s * values[from]
+                + 3 * s * s * t * values[from + 3]
+                + 3 * s * t * t * values[from + 6]
+                + t * t * t * values[from + 9];
+    }
+
+    /** The middle line without its weight. */
+    public Path2D path() {
+        Path2D.Double path = new Path2D.Double();
+        path.moveTo(x(0), y(0));
+        for (int p = 1; p + 2 < points(); p += 3) {
+            path.curveTo(x(p), y(p), x(p + 1), y(p + 1), x(p + 2), y(p + 2));
+        }
+        return path;
+    }
+
+    /** The curve moved point by point; pressure stays. */
+    public Curve transformed(AffineTransform transform) {
+        double[] out = values.clone();
+        double[] place = new double[2];
+        for (int i = 0; i < out.length; i += 3) {
+            transform.transform(out, i, place, 0, 1);
+            out[i] = place[0];
+            out[i + 1] = place[1];
+        }
+        return of(out);
+    }
+
+    long bytes() {
+        return 32 + 8L * values.length;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Curve curve && Arrays.equals(values, curve.values);
+    }
+
+    @Override
+    public int hashCode() {
+        return Arrays.hashCode(values);
+    }
+
+    @Override
+    public String toString() {
+        return "Curve" + Arrays.toString(values);
+    }
+}

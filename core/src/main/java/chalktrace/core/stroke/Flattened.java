@@ -1,0 +1,61 @@
+package chalktrace.core.stroke;
+
+/**
+ * A curve as straight pieces: places and half widths, close enough to the curve for a stated tolerance.
+ *
+ * @param x of each of n points
+ * @param y of each
+ * @param radius half of the line's width at each
+ */
+record Flattened(double[] x, double[] y, double[] radius) {
+
+    private static final int MOST_PIECES = 64;
+
+    /**
+     * @param width the chalk's full width in pixels
+     * @param tolerance how far a piece may lie from the curve, in pixels
+     */
+    static Flattened of(Curve curve, double width, double tolerance) {
+        int segments = curve.segments();
+        int[] pieces = new int[segments];
+        int count = 1;
+        for (int s = 0; s < segments; s++) {
+            pieces[s] = pieces(curve, s, width, tolerance);
+            count += pieces[s];
+        }
+        Flattened out = new Flattened(new double[count], new double[count], new double[count]);
+        out.put(0, curve.x(0), curve.y(0), StrokeWidth.radius(width, curve.pressure(0)));
+        int at = 1;
+        for (int s = 0; s < segments; s++) {
+            for (int i = 1; i <= pieces[s]; i++) {
+                double t = i / (double) pieces[s];
+                out.put(at++, curve.at(s, t, 0), curve.at(s, t, 1), StrokeWidth.radius(width, curve.at(s, t, 2)));
+            }
+        }
+        return out;
+    }
+
+    int count() {
+        return x.length;
+    }
+
+    private void put(int at, double px, double py, double r) {
+        x[at] = px;
+        y[at] = py;
+        radius[at] = r;
+    }
+
+    /** A cubic strays from its chords by at most an eighth of its greatest second derivative over the pieces squared. */
+    private static int pieces(Curve curve, int segment, double width, double tolerance) {
+        int p = 3 * segment;
+        double greatest = 0;
+        for (int i = p; i < p + 2; i++) {
+            double ddx = curve.x(i) - 2 * curve.x(i + 1) + curve.x(i + 2);
+            double ddy = curve.y(i) - 2 * curve.y(i + 1) + curve.y(i + 2);
+            double ddw = (curve.pressure(i) - 2 * curve.pressure(i + 1) + curve.pressure(i + 2)) * width / 2;
+            greatest = Math.max(greatest, Math.sqrt(ddx * ddx + ddy * ddy + ddw * ddw));
+        }
+        int pieces = (int) Math.ceil(Math.sqrt(0.75 * greatest / tolerance));
+        return Math.max(1, Math.min(MOST_PIECES, pieces));
+    }
+}

@@ -1,0 +1,93 @@
+package chalktrace.core.stroke;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The line that is being drawn: takes the pen's samples, steadies them, and gives the stroke so far and, at the end, the
+ * stroke that is kept. One object serves one stroke.
+ */
+public final class Ink {
+
+    /** How far the kept curve may lie from the steadied samples, in shot pixels (at 100 % zoom, screen pixels). */
+    public static final double FIT_TOLERANCE_PX = 0.6;
+
+    /** Samples this close to a straight run add nothing that the fit could show. */
+    private static final double THINNING_PX = 0.05;
+
+    /** Hertz at rest, and hertz per pixel a second: found by hand on strokes of 30 to 3,000 pixels a second. */
+    private static final double CUTOFF = 8.0;
+
+    private static final double BETA = 0.02;
+
+    private final String chalk;
+    private final OneEuroFilter steadyX = new OneEuroFilter(CUTOFF, BETA);
+    private final OneEuroFilter steadyY = new OneEuroFilter(CUTOFF, BETA);
+    private final OneEuroFilter steadyPressure = new OneEuroFilter(CUTOFF, 0);
+    private final List<PenSample> steadied = new ArrayList<>();
+    private PenSample latest;
+
+    public Ink(String chalk) {
+        this.chalk = chalk;
+    }
+
+    public void add(PenSample sample) {
+        latest = sample;
+        steadied.add(new PenSample(
+                steadyX.filter(sample.x(), sample.seconds()),
+                steadyY.filter(sample.y(), sample.seconds()),
+                steadyPressure.filter(sample.pressure(), sample.seconds()),
+                sample.seconds()));
+    }
+
+    public boolean isEmpty() {
+        return steadied.isEmpty();
+    }
+
+    /** The samples after steadying, oldest first. */
+    public List<PenSample> samples() {
+        return List.copyOf(steadied);
+    }
+
+    /** The line so far as straight pieces, cheap enough for every event of the pen. */
+    public Stroke soFar() {
+        return new Stroke(chalk, straight(upToThePen()));
+    }
+
+    /** The stroke that is kept: smooth, and reaching to where the pen was lifted. */
+    public Stroke finish() {
+        return new Stroke(
+                chalk, SchneiderFit.fit(DouglasPeucker.simplify(upToThePen(), THINNING_PX), FIT_TOLERANCE_PX));
+    }
+
+    /** Steadying lags; the last raw place closes the gap, so that a line ends where the pen left the paper. */
+    private List<PenSample> upToThePen() {
+        List<PenSample> all = new ArrayList<>(steadied);
+        PenSample end = steadied.get(steadied.size() - 1);
+        if (Math.hypot(end.x() - latest.x(), end.y() - latest.y()) > FIT_TOLERANCE_PX) {
+            all.add(new PenSample(latest.x(), latest.y(), end.pressure(), latest.seconds()));
+        }
+        return all;
+    }
+
+    private static Curve straight(List<PenSample> samples) {
+        double[] values = new double[9 * samples.size() - 6];
+        int at = 0;
+        for (int i = 0; i < samples.size(); i++) {
+            PenSample b = samples.get(i);
+            if (i > 0) {
+                PenSample a = samples.get(i - 1);
+                for (int third = 1; third <= 2; third++) {
+                    double share = third / 3.0;
+                    values[at++] = a.x() + (b.x() - a.x()) * share;
+                    values[at++] = a.y() + (b.y() - a.y()) * share;
+                    values[at++] = a.pressure() + (b.pressure() - a.pressure()) * share;
+                }
+            }
+            values[at++] = b.x();
+            values[at++] = b.y();
+            values[at++] = b.pressure();
+        }
+        return Curve.of(values);
+    }
+}

@@ -1,0 +1,230 @@
+package chalktrace.media.codec;
+
+import chalktrace.media.UnreadableException;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.bytedeco.ffmpeg.avcodec.AVCodec;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avformat.AVFormatContext;
+import org.bytedeco.ffmpeg.avformat.AVIndexEntry;
+import org.bytedeco.ffmpeg.avformat.AVStream;
+import org.bytedeco.ffmpeg.avutil.AVDictionary;
+import org.bytedeco.ffmpeg.global.avcodec;
+import org.bytedeco.ffmpeg.global.avformat;
+import org.bytedeco.ffmpeg.global.avutil;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.PointerPointer;
+
+/** An opened media file: its container and its streams. Lives on one thread at a time; must be closed. */
+final class MediaInput implements AutoCloseable {
+
+    private static final int HEAD_BYTES = 16;
+
+    private final Path file;
+    private AVFormatContext context;
+
+    private MediaInput(Path file, AVFormatContext context) {
+        this.file = file;
+        this.context = context;
+    }
+
+    /** @throws UnreadableException when the file is missing, empty, or not media that the codecs know */
+    static MediaInput open(Path file) throws UnreadableException {
+        requireReadable(file);
+        Natives.load();
+        AVFormatContext context = new AVFormatContext(null);
+        // With the protocol named, no file name can be taken for an address, and no file can refer to one.
+        try (BytePointer name = new BytePointer("file:" + file.toAbsolutePath(), StandardCharsets.UTF_8);
+                AVDictionary options = new AVDictionary(null)) {
+            avutil.av_dict_set(options, "protocol_whitelist", "file", 0);
+            int opened = avformat.avformat_open_input(context, name, null, options);
+            avutil.av_dict_free(options);
+            if (opened < 0) {
+                throw notMedia(file, opened);
+            }
+        }
+        MediaInput input = new MediaInput(file, context);
+        int found = avformat.avformat_find_stream_info(context, (PointerPointer<?>) null);
+        if (found < 0) {
+            input.close();
+            throw notMedia(file, found);
+        }
+        try {
+            input.requireWhole();
+        } catch (UnreadableException e) {
+            input.close();
+            throw e;
+        }
+        return input;
+    }
+
+    AVFormatContext context() {
+        return context;
+    }
+
+    Path file() {
+        return file;
+    }
+
+    AVStream stream(int index) {
+        return context.streams(index);
+    }
+
+    /** The index of the best stream of pictures, cover art left out; negative when there is none. */
+    int videoStream() {
+        int best = avformat.av_find_best_stream(context, avutil.AVMEDIA_TYPE_VIDEO, -1, -1, (AVCodec) null, 0);
+        if (best >= 0 && (stream(best).disposition() & avformat.AV_DISPOSITION_ATTACHED_PIC) != 0) {
+            return -1;
+        }
+        return best;
+    }
+
+    /** The index of the best stream of sound; negative when there is none. */
+    int soundStream() {
+        return avformat.av_find_best_stream(context, avutil.AVMEDIA_TYPE_AUDIO, -1, -1, (AVCodec) null, 0);
+    }
+
+    /** An opened decoder of a stream, to be freed by the caller. */
+    AVCodecContext decoder(int stream, int threads) throws UnreadableException {
+        AVCodec codec = avcodec.avcodec_find_decoder(stream(stream).codecpar().codec_id());
+        if (codec == null || codec.isNull()) {
+            try (BytePointer name =
+                    avcodec.avcodec_get_name(stream(stream).codecpar().codec_id())) {
+                throw UnreadableException.of(
+                        file,
+                        "is coded as " + name.getString() + ", which this program can't decode",
+                        "Save it in another format, such as H.264 or ProRes.");
+            }
+        }
+        AVCodecContext decoder = avcodec.avcodec_alloc_context3(codec);
+        avcodec.avcodec_parameters_to_context(decoder, stream(stream).codecpar());
+        decoder.thread_count(threads);
+        decoder.pkt_timebase(stream(stream).time_base());
+        int opened = avcodec.avcodec_open2(decoder, codec, (AVDictionary) null);
+        if (opened < 0) {
+            avcodec.avcodec_free_context(decoder);
+            throw UnreadableException.of(
+                    file,
+                    "can't be decoded (" + Natives.words(opened) + ")",
+                    "Save it again in another format, such as H.264 or ProRes.");
+        }
+        return decoder;
+    }
+
+    @Override
+    public void close() {
+        if (context != null) {
+            avformat.avformat_close_input(context);
+            context = null;
+        }
+    }
+
+    /** A container with a table of its packets tells whether the file reaches as far as the table says. */
+    private void requireWhole() throws UnreadableException {
+        long size = sizeOf(file);
+        for (int s = 0; s < context.nb_streams(); s++) {
+            int entries = avformat.avformat_index_get_entries_count(stream(s));
+            if (!isTableComplete() || entries == 0) {
+                continue;
+            }
+            int whole = 0;
+            for (int i = 0; i < entries; i++) {
+                AVIndexEntry entry = avformat.avformat_index_get_entry(stream(s), i);
+                if (entry.pos() + entry.size() <= size) {
+                    whole++;
+                }
+            }
+            if (whole < entries) {
+                throw UnreadableException.of(
+                        file,
+                        "is cut short: of " + entries + " pieces that its table lists, " + whole + " are there",
+                        "Copy or download it again from where it came.");
+            }
+        }
+    }
+
+    private boolean isTableComplete() {
+        return context.iformat().name().getString().contains("mp4");
+    }
+
+    private static void requireReadable(Path file) throws UnreadableException {
+        if (!Files.exists(file)) {
+            throw UnreadableException.of(
+                    file, "is not there (" + file.toAbsolutePath() + ")", "Was it moved or renamed?");
+        }
+        if (Files.isDirectory(file)) {
+            throw UnreadableException.of(file, "is a folder", "Choose a file, or a folder of numbered pictures.");
+        }
+        if (!Files.isReadable(file)) {
+            throw UnreadableException.of(file, "may not be read by this user", "Change its permissions.");
+        }
+        if (sizeOf(file) == 0) {
+            throw UnreadableException.of(file, "is empty (0 bytes)", "Copy or download it again from where it came.");
+        }
+    }
+
+    private static UnreadableException notMedia(Path file, int code) {
+        String what = isContainerWithoutTable(file)
+                ? "is cut short: the table of its contents, which its kind of file keeps at the end, is missing"
+                : looksLikeText(file)
+                        ? "holds text and not a picture or sound, whatever its name says"
+                        : "is not media that this program knows, or is damaged (" + Natives.words(code) + ")";
+        return UnreadableException.of(file, what, "Copy it again from where it came, or save it in another format.");
+    }
+
+    /** An ISO base media file (MP4, MOV) whose boxes end before a "moov" box. */
+    private static boolean isContainerWithoutTable(Path file) {
+        try (FileChannel channel = FileChannel.open(file)) {
+            ByteBuffer head = ByteBuffer.allocate(HEAD_BYTES).order(ByteOrder.BIG_ENDIAN);
+            long at = 0;
+            boolean isIso = false;
+            while (at + 8 <= channel.size()) {
+                head.clear();
+                channel.read(head, at);
+                long size = head.getInt(0) & 0xFFFFFFFFL;
+                String type = new String(head.array(), 4, 4, StandardCharsets.ISO_8859_1);
+                isIso |= type.equals("ftyp");
+                if (type.equals("moov")) {
+                    return at + size > channel.size();
+                }
+                size = size == 1 ? head.getLong(8) : size;
+                if (size < 8) {
+                    break;
+                }
+                at += size;
+            }
+            return isIso;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    private static boolean looksLikeText(Path file) {
+        try (FileChannel channel = FileChannel.open(file)) {
+            ByteBuffer start = ByteBuffer.allocate(512);
+            channel.read(start);
+            for (int i = 0; i < start.position(); i++) {
+                int b = start.get(i) & 255;
+                if (b < 32 && b != '\n' && b != '\r' && b != '\t') {
+                    return false;
+                }
+            }
+            return true;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    private static long sizeOf(Path file) throws UnreadableException {
+        try {
+            return Files.size(file);
+        } catch (IOException e) {
+            throw UnreadableException.of(file, "can't be read (" + e.getMessage() + ")", "Is its disk still there?", e);
+        }
+    }
+}

@@ -1,0 +1,43 @@
+package chalktrace.media.codec;
+
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import org.bytedeco.ffmpeg.avutil.LogCallback;
+import org.bytedeco.ffmpeg.global.avutil;
+import org.bytedeco.javacpp.BytePointer;
+
+/** Loads the codecs once and sends their chatter to the program's log instead of standard error. */
+final class Natives {
+
+    private static final Logger LOG = Logger.getLogger("chalktrace.codecs");
+
+    /** Kept for good: native code holds its address. */
+    private static final LogCallback CHATTER = new LogCallback() {
+        @Override
+        public void call(int level, BytePointer message) {
+            String line = message.getString().strip();
+            if (!line.isEmpty()) {
+                LOG.log(level <= avutil.AV_LOG_ERROR ? Level.INFO : Level.FINE, line);
+            }
+        }
+    };
+
+    static {
+        avutil.av_log_set_level(avutil.AV_LOG_WARNING);
+        avutil.setLogCallback(CHATTER);
+    }
+
+    private Natives() {}
+
+    static void load() {
+        // Running the static block is all.
+    }
+
+    /** The library's own words for an error code. */
+    static String words(int code) {
+        try (BytePointer text = new BytePointer(256)) {
+            avutil.av_strerror(code, text, 256);
+            return text.getString();
+        }
+    }
+}

@@ -1,0 +1,143 @@
+package chalktrace.media.codec;
+
+import chalktrace.core.time.PictureTimes;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+
+/**
+ * Which packet of a stream holds which picture. Packets are counted in the order in which they are decoded, pictures in
+ * the order in which they are seen; one pass through the file finds both, and no picture's place is ever computed from a
+ * rate.
+ */
+final class PacketIndex {
+
+    /**
+     * A packet as the container gives it.
+     *
+     * @param seen when its picture is seen, in the stream's unit; or {@link #UNKNOWN}
+     * @param decoded when it is decoded, in the stream's unit; or {@link #UNKNOWN}
+     * @param discarded decoded for others' sake, but never seen
+     */
+    record Packet(long seen, long decoded, long duration, long position, boolean key, boolean discarded) {
+
+        /** What tells it from the stream's other packets when it is met again. */
+        Object mark() {
+            return List.of(seen, decoded, position);
+        }
+    }
+
+    static final long UNKNOWN = Long.MIN_VALUE;
+
+    private final List<Packet> packets;
+    private final int[] packetOfPicture;
+    private final int[] pictureOfPacket;
+    private final Map<Object, Integer> byMark = new HashMap<>();
+    private final PictureTimes times;
+
+    /**
+     * @param order for each picture, its packet
+     * @param unit of the times of the packets, in seconds
+     * @param pictureSeconds how long a picture shows where the packets don't say
+     */
+    private PacketIndex(List<Packet> packets, int[] order, double unit, double pictureSeconds) {
+        this.packets = List.copyOf(packets);
+        this.packetOfPicture = order;
+        this.pictureOfPacket = new int[packets.size()];
+        Arrays.fill(pictureOfPacket, -1);
+        for (int n = 0; n < order.length; n++) {
+            pictureOfPacket[order[n]] = n;
+        }
+        for (int p = 0; p < packets.size(); p++) {
+            byMark.putIfAbsent(packets.get(p).mark(), p);
+        }
+        this.times = times(unit, pictureSeconds);
+    }
+
+    /** An index from the packets' own times. */
+    static PacketIndex fromTimes(List<Packet> packets, double unit, double pictureSeconds) {
+        int[] order = IntStream.range(0, packets.size())
+                .filter(p -> !packets.get(p).discarded())
+                .boxed()
+                .sorted(Comparator.comparingLong(p -> packets.get(p).seen()))
+                .mapToInt(Integer::intValue)
+                .toArray();
+        return new PacketIndex(packets, order, unit, pictureSeconds);
+    }
+
+    /** An index from the order in which a decoder gave the pictures back. */
+    static PacketIndex fromDecoding(List<Packet> packets, int[] order, double unit, double pictureSeconds) {
+        return new PacketIndex(packets, order, unit, pictureSeconds);
+    }
+
+    static boolean haveTimes(List<Packet> packets) {
+        return packets.stream().noneMatch(packet -> packet.seen() == UNKNOWN);
+    }
+
+    int pictures() {
+        return packetOfPicture.length;
+    }
+
+    int packets() {
+        return packets.size();
+    }
+
+    Packet packet(int p) {
+        return packets.get(p);
+    }
+
+    PictureTimes times() {
+        return times;
+    }
+
+    int packetOf(int picture) {
+        return packetOfPicture[picture];
+    }
+
+    /** The picture of a packet, or -1 for one that is never seen. */
+    int pictureOf(int packet) {
+        return packet < 0 || packet >= pictureOfPacket.length ? -1 : pictureOfPacket[packet];
+    }
+
+    /** Which packet this is, met again after a jump; -1 when it is not in the index. */
+    int find(Packet met) {
+        return byMark.getOrDefault(met.mark(), -1);
+    }
+
+    /**
+     * Where decoding must start to reach a picture: the last key packet that is decoded before it and seen no later.
+     * Pictures that follow a key in the file but come before it on screen may lean on what lies before that key.
+     */
+    int startFor(int picture) {
+        int target = packetOfPicture[picture];
+        for (int p = target; p > 0; p--) {
+            boolean seenInTime = pictureOfPacket[p] < 0 || pictureOfPacket[p] <= picture;
+            if (packets.get(p).key() && seenInTime) {
+                return p;
+            }
+        }
+        return 0;
+    }
+
+    /** Times that are missing, repeat or run back are set a picture's length after the one before. */
+    private PictureTimes times(double unit, double pictureSeconds) {
+        double[] starts = new double[packetOfPicture.length];
+        for (int n = 0; n < starts.length; n++) {
+            long seen = packets.get(packetOfPicture[n]).seen();
+            double after = n == 0 ? 0 : starts[n - 1] + pictureSeconds;
+            double own = seen == UNKNOWN ? after : (seen - firstSeen()) * unit;
+            starts[n] = n > 0 && own <= starts[n - 1] ? after : own;
+        }
+        long lastDuration = packets.get(packetOfPicture[starts.length - 1]).duration();
+        return PictureTimes.of(starts, lastDuration > 0 ? lastDuration * unit : pictureSeconds);
+    }
+
+    /** When picture 0 is seen, in the stream's unit; 0 when the file does not say. */
+    long firstSeen() {
+        long seen = packets.get(packetOfPicture[0]).seen();
+        return seen == UNKNOWN ? 0 : seen;
+    }
+}

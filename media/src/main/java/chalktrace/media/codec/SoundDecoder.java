@@ -1,0 +1,212 @@
+package chalktrace.media.codec;
+
+import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.sound.ShotMix;
+import chalktrace.media.UnreadableException;
+import java.nio.file.Path;
+import java.util.Arrays;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avcodec.AVPacket;
+import org.bytedeco.ffmpeg.avutil.AVChannelLayout;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVRational;
+import org.bytedeco.ffmpeg.global.avcodec;
+import org.bytedeco.ffmpeg.global.avformat;
+import org.bytedeco.ffmpeg.global.avutil;
+import org.bytedeco.ffmpeg.global.swresample;
+import org.bytedeco.ffmpeg.swresample.SwrContext;
+import org.bytedeco.javacpp.FloatPointer;
+import org.bytedeco.javacpp.PointerPointer;
+
+/** Decodes the whole sound of a file to two channels at 48 kHz. */
+public final class SoundDecoder implements AutoCloseable {
+
+    /** Sound is kept whole in memory: 40 minutes of two channels take a little under 1 GB. */
+    static final int LONGEST_SECONDS = 40 * 60;
+
+    /** A hole in the time stamps longer than this is filled with silence; shorter ones are rounding. */
+    private static final double HOLE_SECONDS = 0.02;
+
+    private static final int RATE = ShotMix.SAMPLE_RATE;
+    private static final int CHANNELS = ShotMix.CHANNELS;
+
+    /**
+     * A file's sound.
+     *
+     * @param startSeconds when its first sample is heard on the container's clock
+     */
+    public record Decoded(PcmBuffer pcm, double startSeconds) {}
+
+    /** What a file says of its sound. */
+    public record Facts(int sampleRate, int channels) {}
+
+    private final MediaInput input;
+    private final int stream;
+    private final AVCodecContext decoder;
+    private final AVPacket packet = avcodec.av_packet_alloc();
+    private final AVFrame frame = avutil.av_frame_alloc();
+    private SwrContext resampler;
+    private float[] samples = new float[RATE * CHANNELS];
+    private int length;
+    private double startSeconds = Double.NaN;
+
+    private SoundDecoder(MediaInput input, int stream) throws UnreadableException {
+        this.input = input;
+        this.stream = stream;
+        this.decoder = input.decoder(stream, 1);
+    }
+
+    /** @throws UnreadableException when the file is not media, has no sound, or its sound can't be decoded */
+    public static Decoded decode(Path file) throws UnreadableException {
+        try (SoundDecoder sound = open(file)) {
+            return sound.run();
+        }
+    }
+
+    /** What the file says of its sound, without decoding it. */
+    public static Facts facts(Path file) throws UnreadableException {
+        try (SoundDecoder sound = open(file)) {
+            return new Facts(
+                    sound.decoder.sample_rate(), sound.decoder.ch_layout().nb_channels());
+        }
+    }
+
+    /** Whether a file that can be opened has sound. */
+    public static boolean has(Path file) throws UnreadableException {
+        try (MediaInput input = MediaInput.open(file)) {
+            return input.soundStream() >= 0;
+        }
+    }
+
+    private static SoundDecoder open(Path file) throws UnreadableException {
+        MediaInput input = MediaInput.open(file);
+        try {
+            int stream = input.soundStream();
+            if (stream < 0) {
+                throw UnreadableException.of(file, "holds no sound", "Choose another file.");
+            }
+            return new SoundDecoder(input, stream);
+        } catch (UnreadableException | RuntimeException e) {
+            input.close();
+            throw e;
+        }
+    }
+
+    private Decoded run() throws UnreadableException {
+        while (avformat.av_read_frame(input.context(), packet) >= 0) {
+            if (packet.stream_index() == stream) {
+                avcodec.avcodec_send_packet(decoder, packet);
+                drain();
+            }
+            avcodec.av_packet_unref(packet);
+        }
+        avcodec.avcodec_send_packet(decoder, null);
+        drain();
+        if (resampler == null) {
+            throw UnreadableException.of(
+                    input.file(), "has a track for sound, but nothing in it can be decoded", "Copy it again.");
+        }
+        flush();
+        return new Decoded(new PcmBuffer(RATE, CHANNELS, Arrays.copyOf(samples, length)), startSeconds);
+    }
+
+    private void drain() throws UnreadableException {
+        while (avcodec.avcodec_receive_frame(decoder, frame) == 0) {
+            double at = seconds();
+            if (resampler == null) {
+                resampler = newResampler();
+                startSeconds = Double.isNaN(at) ? 0 : at;
+            }
+            fillHole(at);
+            int room = swresample.swr_get_out_samples(resampler, frame.nb_samples());
+            convert(frame, room);
+        }
+    }
+
+    private void flush() throws UnreadableException {
+        convert(null, swresample.swr_get_out_samples(resampler, 0));
+    }
+
+    private void convert(AVFrame from, int room) throws UnreadableException {
+        reserve(room);
+        try (FloatPointer out = new FloatPointer((long) Math.max(1, room) * CHANNELS);
+                PointerPointer<FloatPointer> planes = new PointerPointer<>(1)) {
+            planes.put(0, out);
+            int made = swresample.swr_convert(
+                    resampler,
+                    planes,
+                    room,
+                    from == null ? new PointerPointer<>() : from.extended_data(),
+                    from == null ? 0 : from.nb_samples());
+            if (made > 0) {
+                out.get(samples, length, made * CHANNELS);
+                length += made * CHANNELS;
+            }
+        }
+    }
+
+    private void fillHole(double at) throws UnreadableException {
+        double expected = startSeconds + (double) (length / CHANNELS) / RATE;
+        if (at - expected > HOLE_SECONDS + resamplerDelay()) {
+            int silent = (int) Math.min(Integer.MAX_VALUE / 16, Math.round((at - expected) * RATE));
+            reserve(silent);
+            length += silent * CHANNELS;
+        }
+    }
+
+    private double resamplerDelay() {
+        return swresample.swr_get_delay(resampler, RATE) / (double) RATE;
+    }
+
+    private void reserve(int moments) throws UnreadableException {
+        long needed = length + (long) moments * CHANNELS;
+        if (needed > (long) LONGEST_SECONDS * RATE * CHANNELS) {
+            throw UnreadableException.of(
+                    input.file(),
+                    "holds more than " + LONGEST_SECONDS / 60 + " minutes of sound",
+                    "Cut out the part that the shot needs.");
+        }
+        if (needed > samples.length) {
+            samples = Arrays.copyOf(samples, (int) Math.min(Integer.MAX_VALUE - 16L, needed + needed / 2));
+        }
+    }
+
+    private double seconds() {
+        long time = frame.best_effort_timestamp();
+        AVRational base = input.stream(stream).time_base();
+        return time == avutil.AV_NOPTS_VALUE ? Double.NaN : (double) time * base.num() / base.den();
+    }
+
+    private SwrContext newResampler() throws UnreadableException {
+        SwrContext made = new SwrContext(null);
+        try (AVChannelLayout stereo = new AVChannelLayout()) {
+            avutil.av_channel_layout_default(stereo, CHANNELS);
+            int set = swresample.swr_alloc_set_opts2(
+                    made,
+                    stereo,
+                    avutil.AV_SAMPLE_FMT_FLT,
+                    RATE,
+                    frame.ch_layout(),
+                    frame.format(),
+                    frame.sample_rate(),
+                    0,
+                    null);
+            if (set < 0 || swresample.swr_init(made) < 0) {
+                throw UnreadableException.of(
+                        input.file(), "has sound in a form that can't be converted", "Save it as a WAV file.");
+            }
+        }
+        return made;
+    }
+
+    @Override
+    public void close() {
+        if (resampler != null) {
+            swresample.swr_free(resampler);
+        }
+        avcodec.av_packet_free(packet);
+        avutil.av_frame_free(frame);
+        avcodec.avcodec_free_context(decoder);
+        input.close();
+    }
+}

@@ -1,0 +1,382 @@
+package chalktrace.media.codec;
+
+import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
+import chalktrace.media.UnreadableException;
+import java.nio.ByteOrder;
+import java.nio.IntBuffer;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.IntPredicate;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avcodec.AVPacket;
+import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
+import org.bytedeco.ffmpeg.avformat.AVStream;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVRational;
+import org.bytedeco.ffmpeg.global.avcodec;
+import org.bytedeco.ffmpeg.global.avformat;
+import org.bytedeco.ffmpeg.global.avutil;
+
+/**
+ * Exact pictures of a video file in any order. Lives on one thread at a time; must be closed.
+ *
+ * <p>Each packet is sent to the decoder with its own number in place of its time; the number comes back on the picture
+ * that it became, so that a picture is known by what it is and not by when it should have come.
+ */
+public final class VideoDecoder implements AutoCloseable {
+
+    /** Gets pictures that are decoded on the way to the one that was asked for. */
+    public interface Sink {
+        void take(int n, Picture picture);
+    }
+
+    private static final int THREADS = 2;
+
+    private MediaInput input;
+    private final int stream;
+    private final AVCodecContext decoder;
+    private final PictureReader reader = new PictureReader();
+    private final AVPacket packet = avcodec.av_packet_alloc();
+    private final AVFrame frame = avutil.av_frame_alloc();
+    private final PacketIndex index;
+
+    /** The key packet from which the decoder was fed in one run; -1 when it must be brought to one. */
+    private int runStart = -1;
+
+    /** The number of the next packet that the container will give. */
+    private int nextPacket;
+
+    private boolean draining;
+    private int lastSeen = -1;
+    private boolean closed;
+
+    private VideoDecoder(MediaInput input, int stream) throws UnreadableException {
+        this.input = input;
+        this.stream = stream;
+        this.decoder = input.decoder(stream, THREADS);
+        try {
+            this.index = makeIndex();
+        } catch (UnreadableException e) {
+            release();
+            throw e;
+        }
+    }
+
+    /** @throws UnreadableException when the file is not media, has no picture, or can't be decoded */
+    public static VideoDecoder open(Path file) throws UnreadableException {
+        MediaInput input = MediaInput.open(file);
+        try {
+            int stream = input.videoStream();
+            if (stream < 0) {
+                throw UnreadableException.of(
+                        file,
+                        input.soundStream() >= 0 ? "holds sound but no picture" : "holds no picture",
+                        "Take it in as a sound, or choose another file.");
+            }
+            return new VideoDecoder(input, stream);
+        } catch (UnreadableException | RuntimeException e) {
+            input.close();
+            throw e;
+        }
+    }
+
+    /** Whether a file that can be opened has pictures, cover art left out. */
+    public static boolean has(Path file) throws UnreadableException {
+        try (MediaInput input = MediaInput.open(file)) {
+            return input.videoStream() >= 0;
+        }
+    }
+
+    public PictureTimes times() {
+        return index.times();
+    }
+
+    /** The size as it is meant to be seen: pixels made square, turned upright. */
+    public PictureSize displaySize() {
+        int width = decoder.width();
+        int height = decoder.height();
+        AVRational aspect = input.stream(stream).codecpar().sample_aspect_ratio();
+        if (aspect.num() > 0 && aspect.den() > 0 && aspect.num() != aspect.den()) {
+            width = Math.max(1, (int) Math.round((double) width * aspect.num() / aspect.den()));
+        }
+        return turnDegrees() % 180 == 0 ? new PictureSize(width, height) : new PictureSize(height, width);
+    }
+
+    /** How far stored pictures are turned to stand upright, counter-clockwise: 0, 90, 180 or 270 degrees. */
+    public int turnDegrees() {
+        AVPacketSideData side = avcodec.av_packet_side_data_get(
+                input.stream(stream).codecpar().coded_side_data(),
+                input.stream(stream).codecpar().nb_coded_side_data(),
+                avcodec.AV_PKT_DATA_DISPLAYMATRIX);
+        if (side == null || side.isNull() || side.size() < 36) {
+            return 0;
+        }
+        IntBuffer matrix = side.data()
+                .capacity(36)
+                .asByteBuffer()
+                .order(ByteOrder.nativeOrder())
+                .asIntBuffer();
+        double degrees = Math.toDegrees(Math.atan2(matrix.get(1), matrix.get(0)));
+        return Math.floorMod((int) Math.round(-degrees / 90) * 90, 360);
+    }
+
+    /** The rate that the file states, or the mean of its pictures. */
+    public FrameRate rate() {
+        AVStream s = input.stream(stream);
+        AVRational stated = s.avg_frame_rate().num() > 0 ? s.avg_frame_rate() : s.r_frame_rate();
+        try {
+            return new FrameRate(stated.num(), stated.den());
+        } catch (IllegalArgumentException e) {
+            double seconds = times().endSeconds(times().count() - 1);
+            double mean = seconds > 0 ? times().count() / seconds : 24;
+            return new FrameRate((int) Math.max(1, Math.min(1_000_000, Math.round(mean * 1000))), 1000);
+        }
+    }
+
+    /** When picture 0 is seen on the container's clock, in seconds: where the file's sound is anchored. */
+    public double startSeconds() {
+        return index.firstSeen() * unitSeconds();
+    }
+
+    /**
+     * Picture n, counted from 0 in the order in which pictures are seen.
+     *
+     * @param wanted which of the pictures decoded on the way the sink takes; others are not converted
+     * @throws PictureUnavailableException when the picture is damaged or missing
+     */
+    public Picture picture(int n, IntPredicate wanted, Sink sink) throws PictureUnavailableException {
+        if (n < 0 || n >= index.pictures()) {
+            throw new PictureUnavailableException(input.file().getFileName() + " has pictures 0 to "
+                    + (index.pictures() - 1) + " (counted from 0), and no picture " + n + ".");
+        }
+        int start = index.startFor(n);
+        boolean onTheWay = runStart >= 0 && runStart <= start && start <= nextPacket && lastSeen < n;
+        if (!onTheWay) {
+            jumpTo(start);
+        }
+        boolean tried = false;
+        while (true) {
+            int received = avcodec.avcodec_receive_frame(decoder, frame);
+            if (received == 0) {
+                int seen = index.pictureOf((int) frame.pts());
+                if (seen < 0) {
+                    continue;
+                }
+                lastSeen = Math.max(lastSeen, seen);
+                if (seen == n) {
+                    return reader.read(frame);
+                }
+                if (seen > n && !tried) {
+                    tried = true;
+                    // The picture did not come in its turn; a fresh start from the key decides.
+                    jumpTo(start);
+                } else if (seen > n) {
+                    throw damaged(n);
+                } else if (wanted.test(seen)) {
+                    sink.take(seen, reader.read(frame));
+                }
+            } else if (received == avutil.AVERROR_EAGAIN()) {
+                feed();
+            } else if (received == avutil.AVERROR_EOF() || !feed()) {
+                runStart = -1;
+                throw damaged(n);
+            }
+        }
+    }
+
+    @Override
+    public void close() {
+        if (!closed) {
+            release();
+            input.close();
+        }
+    }
+
+    private void release() {
+        closed = true;
+        reader.close();
+        avcodec.av_packet_free(packet);
+        avutil.av_frame_free(frame);
+        avcodec.avcodec_free_context(decoder);
+    }
+
+    /** Sends the next packet of the stream, or the end; false when there was nothing left to send. */
+    private boolean feed() {
+        if (draining) {
+            return false;
+        }
+        if (readNext()) {
+            send(nextPacket++);
+        } else {
+            draining = true;
+            avcodec.avcodec_send_packet(decoder, null);
+        }
+        return true;
+    }
+
+    /** Reads on to the stream's next packet, into {@link #packet}; false at the end of the file. */
+    private boolean readNext() {
+        avcodec.av_packet_unref(packet);
+        while (avformat.av_read_frame(input.context(), packet) >= 0) {
+            if (packet.stream_index() == stream && packet.size() > 0) {
+                return true;
+            }
+            avcodec.av_packet_unref(packet);
+        }
+        return false;
+    }
+
+    /** A damaged packet is the decoder's to conceal or to refuse; the next may be sound. */
+    private void send(int number) {
+        packet.pts(number);
+        packet.dts(number);
+        avcodec.avcodec_send_packet(decoder, packet);
+        avcodec.av_packet_unref(packet);
+    }
+
+    /** Brings container and decoder to a key packet; a container that lands later is asked for earlier places. */
+    private void jumpTo(int start) throws PictureUnavailableException {
+        int ask = start;
+        for (int back = 1; seek(ask); back *= 2) {
+            int landed = readNext() ? index.find(met(packet)) : -1;
+            if (landed >= 0 && landed <= start) {
+                feedFrom(landed, start);
+                return;
+            }
+            if (ask == 0) {
+                break;
+            }
+            ask = Math.max(0, ask - back);
+        }
+        reopen();
+        if (!readNext()) {
+            throw damaged(index.pictureOf(start));
+        }
+        feedFrom(0, start);
+    }
+
+    private boolean seek(int toPacket) {
+        PacketIndex.Packet goal = index.packet(toPacket);
+        long time = goal.decoded() != PacketIndex.UNKNOWN ? goal.decoded() : goal.seen();
+        resetDecoder();
+        return time != PacketIndex.UNKNOWN
+                && avformat.av_seek_frame(input.context(), stream, time, avformat.AVSEEK_FLAG_BACKWARD) >= 0;
+    }
+
+    /** Drops packets from {@code landed}, which is read already, to before the key, and sends the key. */
+    private void feedFrom(int landed, int start) throws PictureUnavailableException {
+        for (int number = landed; number < start; number++) {
+            if (!readNext()) {
+                throw damaged(index.pictureOf(start));
+            }
+        }
+        send(start);
+        runStart = start;
+        nextPacket = start + 1;
+    }
+
+    /** For containers that can't jump: the file anew from its first packet. */
+    private void reopen() throws PictureUnavailableException {
+        resetDecoder();
+        try {
+            MediaInput again = MediaInput.open(input.file());
+            input.close();
+            input = again;
+        } catch (UnreadableException e) {
+            throw new PictureUnavailableException(e.getMessage(), e);
+        }
+    }
+
+    private void resetDecoder() {
+        avcodec.avcodec_flush_buffers(decoder);
+        draining = false;
+        lastSeen = -1;
+        runStart = -1;
+    }
+
+    private PacketIndex makeIndex() throws UnreadableException {
+        List<PacketIndex.Packet> packets = new ArrayList<>();
+        while (readNext()) {
+            packets.add(met(packet));
+        }
+        if (packets.stream().allMatch(PacketIndex.Packet::discarded)) {
+            throw UnreadableException.of(
+                    input.file(),
+                    "has a track for pictures, but no picture in it",
+                    "Copy it again, or choose another file.");
+        }
+        requireSize();
+        return PacketIndex.haveTimes(packets)
+                ? PacketIndex.fromTimes(packets, unitSeconds(), pictureSeconds())
+                : PacketIndex.fromDecoding(packets, orderOfDecoding(packets), unitSeconds(), pictureSeconds());
+    }
+
+    /** For files without times: one pass through the decoder tells the order in which pictures are seen. */
+    private int[] orderOfDecoding(List<PacketIndex.Packet> packets) throws UnreadableException {
+        avformat.av_seek_frame(input.context(), -1, 0, avformat.AVSEEK_FLAG_BACKWARD);
+        List<Integer> order = new ArrayList<>();
+        int number = 0;
+        boolean more = true;
+        while (more) {
+            more = readNext();
+            if (more) {
+                send(number++);
+            } else {
+                avcodec.avcodec_send_packet(decoder, null);
+            }
+            while (avcodec.avcodec_receive_frame(decoder, frame) == 0) {
+                if (frame.pts() >= 0 && frame.pts() < packets.size()) {
+                    order.add((int) frame.pts());
+                }
+            }
+        }
+        if (order.isEmpty()) {
+            throw UnreadableException.of(
+                    input.file(), "holds no picture that can be decoded", "Copy it again from where it came.");
+        }
+        resetDecoder();
+        return order.stream().mapToInt(Integer::intValue).distinct().toArray();
+    }
+
+    private void requireSize() throws UnreadableException {
+        try {
+            displaySize();
+        } catch (IllegalArgumentException e) {
+            throw UnreadableException.of(
+                    input.file(),
+                    "has pictures of " + decoder.width() + "x" + decoder.height(),
+                    "Each side must be 1 to " + PictureSize.LONGEST_SIDE + " pixels.",
+                    e);
+        }
+    }
+
+    private double unitSeconds() {
+        AVRational base = input.stream(stream).time_base();
+        return (double) base.num() / base.den();
+    }
+
+    private double pictureSeconds() {
+        AVRational stated = input.stream(stream).avg_frame_rate();
+        return stated.num() > 0 && stated.den() > 0 ? (double) stated.den() / stated.num() : 1.0 / 24;
+    }
+
+    private PictureUnavailableException damaged(int n) {
+        return new PictureUnavailableException("Picture " + n + " (counted from 0) of "
+                + input.file().getFileName() + " is damaged and can't be shown.");
+    }
+
+    private static PacketIndex.Packet met(AVPacket packet) {
+        return new PacketIndex.Packet(
+                packet.pts() == avutil.AV_NOPTS_VALUE ? PacketIndex.UNKNOWN : packet.pts(),
+                packet.dts() == avutil.AV_NOPTS_VALUE ? PacketIndex.UNKNOWN : packet.dts(),
+                packet.duration(),
+                packet.pos(),
+                (packet.flags() & avcodec.AV_PKT_FLAG_KEY) != 0,
+                (packet.flags() & avcodec.AV_PKT_FLAG_DISCARD) != 0);
+    }
+}

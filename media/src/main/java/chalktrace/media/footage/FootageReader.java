@@ -1,0 +1,165 @@
+package chalktrace.media.footage;
+
+import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureUnavailableException;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * Reads the pictures of one reference ahead of the artist, on a thread of its own: the picture that is asked for last
+ * comes first, then those that the next steps in the same direction will want. What is decoded is kept in the cache.
+ */
+public final class FootageReader implements AutoCloseable {
+
+    /** Hears of pictures, on the reader's thread. */
+    public interface Listener {
+        void arrived(int n);
+
+        void missing(int n, String why);
+    }
+
+    /** How many pictures are kept ready on either side of the present one (two seconds at 24). */
+    static final int AHEAD = 48;
+
+    private final Reference reference;
+    private final FrameCache cache;
+    private final Listener listener;
+    private final ExecutorService thread;
+
+    /** Pictures that could not be read are not tried again and again. */
+    private final Set<Integer> unreadable = new HashSet<>();
+
+    private int wanted = -1;
+    private int direction = 1;
+    private boolean running;
+
+    /** How many pictures like these the cache holds; known with the first. */
+    private int room = 4 * AHEAD;
+
+    public FootageReader(Reference reference, FrameCache cache, Listener listener) {
+        this.reference = reference;
+        this.cache = cache;
+        this.listener = listener;
+        this.thread = Executors.newSingleThreadExecutor(task -> {
+            Thread made = new Thread(task, "footage");
+            made.setDaemon(true);
+            return made;
+        });
+    }
+
+    public Reference reference() {
+        return reference;
+    }
+
+    /** The picture, if it is at hand. */
+    public Optional<Picture> atHand(int n) {
+        return cache.get(reference, n);
+    }
+
+    /** Asks for a picture and, after it, for its neighbours; a newer call takes the place of an older one. */
+    public synchronized void want(int n) {
+        if (n == wanted) {
+            return;
+        }
+        direction = n < wanted ? -1 : 1;
+        wanted = n;
+        if (!running) {
+            running = true;
+            thread.execute(this::work);
+        }
+    }
+
+    private void work() {
+        while (true) {
+            int aim;
+            int next;
+            synchronized (this) {
+                aim = wanted;
+                next = nextMissing(aim);
+                if (next < 0 || Thread.currentThread().isInterrupted()) {
+                    running = false;
+                    return;
+                }
+            }
+            read(next, aim);
+        }
+    }
+
+    private void read(int n, int aim) {
+        try {
+            Picture picture = reference instanceof VideoClip clip
+                    ? clip.picture(n, other -> isNear(other, aim) && !cache.has(reference, other), this::keep)
+                    : reference.picture(n);
+            keep(n, picture);
+        } catch (PictureUnavailableException e) {
+            synchronized (this) {
+                unreadable.add(n);
+            }
+            listener.missing(n, e.getMessage());
+        }
+    }
+
+    private void keep(int n, Picture picture) {
+        cache.put(reference, n, picture);
+        synchronized (this) {
+            room = cache.room(picture);
+        }
+        listener.arrived(n);
+    }
+
+    /** The nearest picture in the order of need that is not at hand; -1 when all are. */
+    private int nextMissing(int aim) {
+        int ahead = reach();
+        for (int i = 0; i <= ahead; i++) {
+            if (isMissing(aim + direction * i)) {
+                return aim + direction * i;
+            }
+        }
+        // Steps back are as likely as steps on.
+        for (int i = 1; i <= ahead; i++) {
+            int behind = aim - direction * i;
+            if (isMissing(behind)) {
+                return direction > 0 ? firstOfGap(behind, aim - ahead) : behind;
+            }
+        }
+        return -1;
+    }
+
+    /** A gap behind is read from its far end, as decoding runs forwards: one pass fills it. */
+    private int firstOfGap(int from, int lowest) {
+        int first = from;
+        while (first - 1 >= Math.max(0, lowest) && isMissing(first - 1)) {
+            first--;
+        }
+        return first;
+    }
+
+    private boolean isMissing(int n) {
+        return n >= 0 && n < reference.times().count() && !unreadable.contains(n) && !cache.has(reference, n);
+    }
+
+    private synchronized boolean isNear(int n, int aim) {
+        return Math.abs(n - aim) <= reach();
+    }
+
+    private int reach() {
+        return Math.max(1, Math.min(AHEAD, room / 2 - 2));
+    }
+
+    /** Waits for the picture that is being read, then lets the file go. */
+    @Override
+    public void close() {
+        thread.shutdownNow();
+        try {
+            thread.awaitTermination(5, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        cache.forget(reference);
+        reference.close();
+    }
+}

@@ -1,0 +1,57 @@
+package chalktrace.media.footage;
+
+import chalktrace.core.picture.Picture;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/** Decoded pictures within a byte budget, least recently used out first. Safe for threads. */
+public final class FrameCache {
+
+    private record Key(Object source, int picture) {}
+
+    private final long budget;
+    private final Map<Key, Picture> pictures = new LinkedHashMap<>(64, 0.75f, true);
+    private long bytes;
+
+    public FrameCache(long budgetBytes) {
+        this.budget = budgetBytes;
+    }
+
+    public synchronized Optional<Picture> get(Object source, int picture) {
+        return Optional.ofNullable(pictures.get(new Key(source, picture)));
+    }
+
+    synchronized boolean has(Object source, int picture) {
+        return pictures.containsKey(new Key(source, picture));
+    }
+
+    public synchronized void put(Object source, int n, Picture picture) {
+        Picture before = pictures.put(new Key(source, n), picture);
+        bytes += cost(picture) - (before == null ? 0 : cost(before));
+        Iterator<Picture> oldest = pictures.values().iterator();
+        while (bytes > budget && pictures.size() > 1 && oldest.hasNext()) {
+            bytes -= cost(oldest.next());
+            oldest.remove();
+        }
+    }
+
+    synchronized void forget(Object source) {
+        pictures.entrySet().removeIf(entry -> {
+            boolean of = entry.getKey().source() == source;
+            bytes -= of ? cost(entry.getValue()) : 0;
+            return of;
+        });
+    }
+
+    /** How many pictures like this one fit. */
+    int room(Picture like) {
+        return (int) Math.min(Integer.MAX_VALUE, budget / cost(like));
+    }
+
+    /** A picture and the halves that are made of it when it is shown small. */
+    private static long cost(Picture picture) {
+        return picture.bytes() + picture.bytes() / 3;
+    }
+}

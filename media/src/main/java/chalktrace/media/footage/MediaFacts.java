@@ -1,0 +1,63 @@
+package chalktrace.media.footage;
+
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.codec.SoundDecoder;
+import chalktrace.media.codec.VideoDecoder;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What a media file is. */
+public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Sound> sound) {
+
+    /** Its pictures: size as seen, how many, the stated rate, and how long they last. */
+    public record Pictures(PictureSize size, int count, FrameRate rate, double seconds) {}
+
+    /** Its sound, as it is stored. */
+    public record Sound(int sampleRate, int channels, double seconds) {}
+
+    /** @throws UnreadableException when it is neither picture nor sound, or is damaged */
+    public static MediaFacts of(Path file) throws UnreadableException {
+        boolean mayHaveSound = !Files.isDirectory(file) && !References.isPicture(file);
+        if (mayHaveSound && SoundDecoder.has(file)) {
+            Optional<Sound> sound = Optional.of(sound(file));
+            return hasPictures(file)
+                    ? new MediaFacts("video", Optional.of(pictures(file)), sound)
+                    : new MediaFacts("sound", Optional.empty(), sound);
+        }
+        try (Reference reference = References.open(file)) {
+            return new MediaFacts(
+                    reference.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                    Optional.of(pictures(reference)),
+                    Optional.empty());
+        }
+    }
+
+    /** Whether a media file holds pictures to step through, cover art left out. */
+    public static boolean hasPictures(Path file) throws UnreadableException {
+        return VideoDecoder.has(file);
+    }
+
+    private static Pictures pictures(Path file) throws UnreadableException {
+        try (Reference reference = References.open(file)) {
+            return pictures(reference);
+        }
+    }
+
+    private static Pictures pictures(Reference reference) {
+        PictureTimes times = reference.times();
+        return new Pictures(
+                reference.displaySize(), times.count(), reference.rate(), times.endSeconds(times.count() - 1));
+    }
+
+    private static Sound sound(Path file) throws UnreadableException {
+        SoundDecoder.Facts facts = SoundDecoder.facts(file);
+        PcmBuffer pcm = SoundDecoder.decode(file).pcm();
+        return new Sound(facts.sampleRate(), facts.channels(), pcm.seconds());
+    }
+}

@@ -1,0 +1,80 @@
+package chalktrace.media.footage;
+
+import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.codec.VideoDecoder;
+import java.nio.file.Path;
+import java.util.function.IntPredicate;
+
+/** A video file. Its one decoder serves one caller at a time. */
+public final class VideoClip implements Reference {
+
+    private final VideoDecoder decoder;
+    private final PictureSize displaySize;
+    private final int turnDegrees;
+    private final FrameRate rate;
+    private final double startSeconds;
+
+    private VideoClip(VideoDecoder decoder) {
+        this.decoder = decoder;
+        this.displaySize = decoder.displaySize();
+        this.turnDegrees = decoder.turnDegrees();
+        this.rate = decoder.rate();
+        this.startSeconds = decoder.startSeconds();
+    }
+
+    /** @throws UnreadableException when the file is no video, is damaged, or has no picture */
+    public static VideoClip open(Path file) throws UnreadableException {
+        return new VideoClip(VideoDecoder.open(file));
+    }
+
+    @Override
+    public Kind kind() {
+        return Kind.VIDEO;
+    }
+
+    @Override
+    public PictureSize displaySize() {
+        return displaySize;
+    }
+
+    @Override
+    public PictureTimes times() {
+        return decoder.times();
+    }
+
+    @Override
+    public int turnDegrees() {
+        return turnDegrees;
+    }
+
+    @Override
+    public FrameRate rate() {
+        return rate;
+    }
+
+    @Override
+    public double startSeconds() {
+        return startSeconds;
+    }
+
+    @Override
+    public Picture picture(int n) throws PictureUnavailableException {
+        return picture(n, other -> false, (other, picture) -> {});
+    }
+
+    /** As {@link #picture(int)}; pictures that are decoded on the way and wanted go to the sink. */
+    synchronized Picture picture(int n, IntPredicate wanted, VideoDecoder.Sink sink)
+            throws PictureUnavailableException {
+        return decoder.picture(n, wanted, sink);
+    }
+
+    @Override
+    public synchronized void close() {
+        decoder.close();
+    }
+}
