@@ -6,7 +6,7 @@ import chalktrace.core.time.Conform;
 /**
  * Moving reference, or one picture, under the drawings.
  *
- * @param file its path, relative to the shot file where that is possible, with {@code /} between the parts
+ * @param file its absolute path, with {@code /} between the parts; a shot file writes it relative to itself
  * @param placement on the picture; the untouched placement fits it into the shot's size
  * @param look how it is lightened and tinted
  */

@@ -33,7 +33,7 @@ import org.bytedeco.javacpp.IntPointer;
 public final class MovieEncoder implements AutoCloseable {
 
     /** Bits for a pixel: drawn lines over footage stay clean, and a 720p minute stays near 40 MB. */
-    private static final double BITS_PER_PIXEL = 0.25;
+    public static final double CLEAN_BITS_PER_PIXEL = 0.25;
 
     private static final int SOUND_BITS_PER_SECOND = 192_000;
 
@@ -62,6 +62,12 @@ public final class MovieEncoder implements AutoCloseable {
      * @throws IOException when the file can't be made or the size is refused
      */
     public MovieEncoder(Path file, PictureSize size, FrameRate rate, boolean withSound) throws IOException {
+        this(file, size, rate, withSound, CLEAN_BITS_PER_PIXEL);
+    }
+
+    /** As the other constructor. @param bitsPerPixel how much each pixel of a picture may take */
+    public MovieEncoder(Path file, PictureSize size, FrameRate rate, boolean withSound, double bitsPerPixel)
+            throws IOException {
         Natives.load();
         if (size.width() % 2 != 0 || size.height() % 2 != 0) {
             throw new IllegalArgumentException("The sides of an H.264 movie are even, unlike " + size + ".");
@@ -69,7 +75,7 @@ public final class MovieEncoder implements AutoCloseable {
         this.size = size;
         container = new AVFormatContext(null);
         check(avformat.avformat_alloc_output_context2(container, null, "mp4", (String) null), "start the movie");
-        video = videoCodec(rate);
+        video = videoCodec(rate, bitsPerPixel);
         videoStream = stream(video);
         sound = withSound ? soundCodec() : null;
         soundStream = withSound ? stream(sound) : null;
@@ -132,7 +138,7 @@ public final class MovieEncoder implements AutoCloseable {
         avformat.avformat_free_context(container);
     }
 
-    private AVCodecContext videoCodec(FrameRate rate) throws IOException {
+    private AVCodecContext videoCodec(FrameRate rate, double bitsPerPixel) throws IOException {
         AVCodec codec = avcodec.avcodec_find_encoder_by_name("libopenh264");
         AVCodecContext context = avcodec.avcodec_alloc_context3(codec);
         context.width(size.width());
@@ -140,7 +146,7 @@ public final class MovieEncoder implements AutoCloseable {
         context.time_base(rational(rate.denominator(), rate.numerator()));
         context.framerate(rational(rate.numerator(), rate.denominator()));
         context.pix_fmt(avutil.AV_PIX_FMT_YUV420P);
-        context.bit_rate((long) (BITS_PER_PIXEL * size.width() * size.height() * rate.framesPerSecond()));
+        context.bit_rate((long) (bitsPerPixel * size.width() * size.height() * rate.framesPerSecond()));
         context.gop_size(KEY_EVERY);
         context.slices(2);
         context.thread_count(2);

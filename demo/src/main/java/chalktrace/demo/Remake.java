@@ -1,0 +1,61 @@
+package chalktrace.demo;
+
+import chalktrace.core.shot.Shot;
+import chalktrace.demo.film.ClipMaker;
+import chalktrace.demo.scene.Performance;
+import chalktrace.demo.traced.TracedShot;
+import chalktrace.media.file.ShotFile;
+import chalktrace.media.footage.Reference;
+import chalktrace.media.footage.References;
+import chalktrace.media.sound.SoundFiles;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+
+/** Makes all demo material: clip, line, table of its words, and the shot that is traced over them. */
+public final class Remake {
+
+    static final String CLIP = "kettle-clip.mp4";
+    static final String LINE = "kettle-line.wav";
+    static final String LINE_WORDS = "kettle-line-words.csv";
+    static final String SHOT = "kettle" + ShotFile.ENDING;
+
+    private Remake() {}
+
+    /** @param arguments the folder to write to, and "--keep-clip" to film nothing anew */
+    public static void main(String[] arguments) throws Exception {
+        Path folder = Path.of(arguments[0]).toAbsolutePath();
+        Files.createDirectories(folder);
+        copy(SpokenLine.SOUND, folder.resolve(LINE));
+        copy(SpokenLine.WORDS, folder.resolve(LINE_WORDS));
+        Performance performance = new Performance(new SpokenLine(SoundFiles.read(folder.resolve(LINE))));
+        Path clip = folder.resolve(CLIP);
+        if (arguments.length < 2 || !Files.exists(clip)) {
+            ClipMaker.film(
+                    performance,
+                    clip,
+                    done -> System.out.print("\rfilming " + done + " of " + Performance.FRAMES + " frames "));
+            System.out.println();
+        }
+        try (Reference reference = References.open(clip)) {
+            Shot shot = new TracedShot(performance)
+                    .make(
+                            clip,
+                            reference,
+                            folder.resolve(LINE),
+                            SpokenLine.words().stream()
+                                    .map(word ->
+                                            new TracedShot.Spoken(word.text(), word.startSeconds(), word.endSeconds()))
+                                    .toList());
+            ShotFile.fresh().save(shot, folder.resolve(SHOT));
+        }
+        System.out.println("wrote " + folder);
+    }
+
+    private static void copy(String resource, Path target) throws Exception {
+        try (InputStream in = SpokenLine.resource(resource)) {
+            Files.copy(in, target, StandardCopyOption.REPLACE_EXISTING);
+        }
+    }
+}

@@ -1,0 +1,99 @@
+package chalktrace.media.export;
+
+import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.core.render.FootagePictures;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SoundClip;
+import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.sound.SoundSource;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.footage.Reference;
+import chalktrace.media.footage.References;
+import chalktrace.media.sound.SoundFiles;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+
+/**
+ * The footage and sound of one shot, opened for work that waits for every picture, such as an export. Pictures are the
+ * source's own. Lives on one thread; must be closed.
+ */
+public final class ShotSources implements FootagePictures, SoundSource, AutoCloseable {
+
+    private final Shot shot;
+    private final Map<String, Reference> footage = new HashMap<>();
+    private final Map<String, PcmBuffer> sounds = new HashMap<>();
+    private final Map<String, Picture> lastGood = new HashMap<>();
+    private final Set<String> problems = new LinkedHashSet<>();
+
+    private ShotSources(Shot shot) {
+        this.shot = shot;
+    }
+
+    /**
+     * @param withFootage whether pictures will be asked for
+     * @throws UnreadableException when a file that is needed is missing or can't be read
+     */
+    public static ShotSources open(Shot shot, boolean withFootage) throws UnreadableException {
+        ShotSources sources = new ShotSources(shot);
+        try {
+            if (withFootage) {
+                for (Footage clip : shot.footage()) {
+                    sources.footage.put(clip.id(), References.open(Path.of(clip.file())));
+                }
+            }
+            for (SoundClip clip : shot.sounds()) {
+                if (!clip.muted()) {
+                    sources.sounds.put(clip.id(), SoundFiles.read(Path.of(clip.file())));
+                }
+            }
+        } catch (UnreadableException | RuntimeException e) {
+            sources.close();
+            throw e;
+        }
+        return sources;
+    }
+
+    /** Where a picture is damaged the last good one stands in for it, and {@link #problems} says so. */
+    @Override
+    public Optional<Shown> at(Footage clip, int frame) {
+        Reference reference = footage.get(clip.id());
+        if (reference == null) {
+            return Optional.empty();
+        }
+        OptionalInt n = clip.conform().pictureAt(frame, shot.setup().rate(), reference.times());
+        if (n.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            lastGood.put(clip.id(), reference.picture(n.getAsInt()));
+        } catch (PictureUnavailableException e) {
+            problems.add(e.getMessage());
+        }
+        return Optional.ofNullable(lastGood.get(clip.id()))
+                .map(picture -> new Shown(picture, reference.displaySize(), reference.turnDegrees()));
+    }
+
+    @Override
+    public Optional<PcmBuffer> of(SoundClip clip) {
+        return Optional.ofNullable(sounds.get(clip.id()));
+    }
+
+    /** What went wrong with single pictures, one sentence each. */
+    public List<String> problems() {
+        return new ArrayList<>(problems);
+    }
+
+    @Override
+    public void close() {
+        footage.values().forEach(Reference::close);
+    }
+}

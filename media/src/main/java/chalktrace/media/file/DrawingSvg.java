@@ -1,0 +1,165 @@
+package chalktrace.media.file;
+
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.stroke.Curve;
+import chalktrace.core.stroke.Stroke;
+import chalktrace.core.stroke.StrokeOutline;
+import java.awt.geom.PathIterator;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.StringTokenizer;
+import java.util.function.Function;
+import javax.xml.stream.XMLInputFactory;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
+import javax.xml.stream.XMLStreamWriter;
+
+/**
+ * A drawing as SVG 1.1: each stroke is a filled outline that any program shows, with its chalk and its curve beside it in
+ * a namespace of our own. The chalk's id and the curve count; outline and colour are a preview of them.
+ */
+final class DrawingSvg {
+
+    private static final String SVG = "http://www.w3.org/2000/svg";
+    private static final String OWN = "urn:chalk-trace:drawing:1";
+
+    private static final int MOST_STROKES = 100_000;
+
+    /** A broken drawing; the message is the rest of a sentence that starts with the drawing's name. */
+    static final class BrokenDrawing extends Exception {
+
+        private static final long serialVersionUID = 1;
+
+        BrokenDrawing(String message, Throwable cause) {
+            super(message, cause);
+        }
+    }
+
+    private DrawingSvg() {}
+
+    /** @param chalks gives the chalk of an id, for the preview */
+    static byte[] write(Drawing drawing, PictureSize size, Function<String, Chalk> chalks) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            XMLStreamWriter xml = XMLOutputFactory.newFactory().createXMLStreamWriter(out, "UTF-8");
+            xml.writeStartDocument("UTF-8", "1.0");
+            xml.writeCharacters("\n");
+            xml.writeStartElement("svg");
+            xml.writeDefaultNamespace(SVG);
+            xml.writeNamespace("chalk", OWN);
+            xml.writeAttribute("width", Integer.toString(size.width()));
+            xml.writeAttribute("height", Integer.toString(size.height()));
+            xml.writeAttribute("viewBox", "0 0 " + size.width() + " " + size.height());
+            xml.writeAttribute("overflow", "visible");
+            for (Stroke stroke : drawing.strokes()) {
+                xml.writeCharacters("\n");
+                writeStroke(xml, stroke, chalks.apply(stroke.chalk()));
+            }
+            xml.writeCharacters("\n");
+            xml.writeEndElement();
+            xml.writeEndDocument();
+            xml.close();
+        } catch (XMLStreamException e) {
+            throw new IllegalStateException("writing to memory can't fail", e);
+        }
+        return out.toByteArray();
+    }
+
+    /** @throws BrokenDrawing when it is not such a drawing */
+    static Drawing read(int number, byte[] svg) throws BrokenDrawing {
+        List<Stroke> strokes = new ArrayList<>();
+        try {
+            XMLStreamReader xml = reader().createXMLStreamReader(new ByteArrayInputStream(svg));
+            boolean isSvg = false;
+            while (xml.hasNext()) {
+                if (xml.next() != XMLStreamReader.START_ELEMENT) {
+                    continue;
+                }
+                isSvg |= xml.getLocalName().equals("svg");
+                String curve = xml.getAttributeValue(OWN, "curve");
+                if (curve != null) {
+                    if (strokes.size() == MOST_STROKES) {
+                        throw new BrokenDrawing("has more than " + MOST_STROKES + " strokes", null);
+                    }
+                    strokes.add(stroke(xml.getAttributeValue(OWN, "chalk"), curve));
+                }
+            }
+            if (!isSvg) {
+                throw new BrokenDrawing("is no SVG drawing", null);
+            }
+        } catch (XMLStreamException | IllegalArgumentException e) {
+            throw new BrokenDrawing("is damaged (" + oneLine(e.getMessage()) + ")", e);
+        }
+        return new Drawing(number, strokes);
+    }
+
+    private static XMLInputFactory reader() {
+        XMLInputFactory factory = XMLInputFactory.newFactory();
+        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
+        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+        return factory;
+    }
+
+    private static Stroke stroke(String chalk, String curve) {
+        StringTokenizer words = new StringTokenizer(curve);
+        double[] values = new double[words.countTokens()];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = Double.parseDouble(words.nextToken());
+        }
+        return new Stroke(chalk == null ? "" : chalk, Curve.of(values));
+    }
+
+    private static void writeStroke(XMLStreamWriter xml, Stroke stroke, Chalk chalk) throws XMLStreamException {
+        Rgb color = chalk.color();
+        xml.writeEmptyElement("path");
+        xml.writeAttribute(
+                "d", pathText(StrokeOutline.of(stroke.curve(), chalk.width(), 1).getPathIterator(null)));
+        xml.writeAttribute("fill", color.hex());
+        if (chalk.opacity() < 1) {
+            xml.writeAttribute("fill-opacity", number(chalk.opacity()));
+        }
+        xml.writeAttribute("chalk", OWN, "chalk", stroke.chalk());
+        StringBuilder curve = new StringBuilder();
+        for (double value : stroke.curve().toArray()) {
+            curve.append(curve.length() == 0 ? "" : " ").append(number(value));
+        }
+        xml.writeAttribute("chalk", OWN, "curve", curve.toString());
+    }
+
+    /** The path in SVG's own words, to a tenth of a pixel. */
+    private static String pathText(PathIterator path) {
+        StringBuilder out = new StringBuilder();
+        double[] at = new double[6];
+        for (; !path.isDone(); path.next()) {
+            int type = path.currentSegment(at);
+            int numbers =
+                    switch (type) {
+                        case PathIterator.SEG_CLOSE -> 0;
+                        case PathIterator.SEG_QUADTO -> 4;
+                        case PathIterator.SEG_CUBICTO -> 6;
+                        default -> 2;
+                    };
+            out.append("MLQCZ".charAt(type));
+            for (int i = 0; i < numbers; i++) {
+                out.append(i == 0 ? "" : " ").append(number(Math.rint(at[i] * 10) / 10));
+            }
+        }
+        return out.toString();
+    }
+
+    /** The shortest text that reads back to the same number, without a needless ".0". */
+    private static String number(double value) {
+        String text = Double.toString(value);
+        return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
+    }
+
+    private static String oneLine(String message) {
+        return String.valueOf(message).replaceAll("\\s+", " ").strip();
+    }
+}

@@ -1,0 +1,89 @@
+package chalktrace.media.file;
+
+import chalktrace.media.UnreadableException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+
+/** The ZIP of a shot file, open for reading. Entries are only ever read by the names that the shot gives them. */
+final class ShotArchive implements AutoCloseable {
+
+    private static final int LARGEST_ENTRY_BYTES = 256 << 20;
+    private static final int MOST_ENTRIES = 1_000_000;
+
+    private final Path path;
+    private final ZipFile zip;
+
+    private ShotArchive(Path path, ZipFile zip) {
+        this.path = path;
+        this.zip = zip;
+    }
+
+    static ShotArchive open(Path path) throws UnreadableException {
+        if (!Files.exists(path)) {
+            throw UnreadableException.of(
+                    path, "is not there (" + path.toAbsolutePath() + ")", "Was it moved or renamed?");
+        }
+        if (Files.isDirectory(path)) {
+            throw UnreadableException.of(path, "is a folder", "Choose a shot file.");
+        }
+        try {
+            ZipFile zip = new ZipFile(path.toFile());
+            if (zip.size() > MOST_ENTRIES) {
+                zip.close();
+                throw UnreadableException.of(path, "holds too many parts", "Choose a shot file.");
+            }
+            return new ShotArchive(path, zip);
+        } catch (IOException e) {
+            throw UnreadableException.of(path, whatIsWrong(path), "Take an earlier copy, or copy it again.", e);
+        }
+    }
+
+    byte[] read(String name) throws UnreadableException {
+        ZipEntry entry = zip.getEntry(name);
+        if (entry == null) {
+            throw UnreadableException.of(
+                    path,
+                    name.equals(ShotFile.DOCUMENT) ? "is no shot of Chalk Trace" : "lacks the part " + name,
+                    "Choose a file that was saved as a " + ShotFile.ENDING + " shot.");
+        }
+        try (InputStream in = zip.getInputStream(entry)) {
+            byte[] bytes = in.readNBytes(LARGEST_ENTRY_BYTES);
+            if (bytes.length == LARGEST_ENTRY_BYTES) {
+                throw UnreadableException.of(path, "has a part of absurd size (" + name + ")", "Take an earlier copy.");
+            }
+            return bytes;
+        } catch (IOException e) {
+            throw UnreadableException.of(path, "is damaged in its part " + name, "Take an earlier copy.", e);
+        }
+    }
+
+    @Override
+    public void close() {
+        try {
+            zip.close();
+        } catch (IOException e) {
+            // All that was wanted has been read.
+        }
+    }
+
+    private static String whatIsWrong(Path path) {
+        if (!Files.isReadable(path)) {
+            return "may not be read by this user";
+        }
+        try (InputStream in = Files.newInputStream(path)) {
+            byte[] start = in.readNBytes(2);
+            if (start.length == 0) {
+                return "is empty (0 bytes)";
+            }
+            return start.length == 2 && start[0] == 'P' && start[1] == 'K'
+                    ? "is cut short or damaged: the table at its end is missing"
+                    : "is no shot of Chalk Trace";
+        } catch (IOException e) {
+            return "can't be read (" + e.getMessage() + ")";
+        }
+    }
+}

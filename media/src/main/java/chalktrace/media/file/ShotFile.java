@@ -1,0 +1,210 @@
+package chalktrace.media.file;
+
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.UnwritableException;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.FilterOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.channels.Channels;
+import java.nio.channels.FileChannel;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.Optional;
+
+/**
+ * A shot in its file: a ZIP of one JSON document and an SVG for each drawing. The object stays with the open document: it
+ * keeps what the file holds beyond what this version knows, and the packed drawings, which the next save takes as they
+ * are where they did not change. Lives on one thread at a time.
+ */
+public final class ShotFile {
+
+    /** The ending of a shot file's name. */
+    public static final String ENDING = ".chalk";
+
+    static final String DOCUMENT = "shot.json";
+
+    private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+    /** Opens the file that is written to; tests put a full disk here. */
+    interface Opener {
+        OutputStream open(Path file) throws IOException;
+    }
+
+    private final Opener opener;
+    private final PackedDrawings packed = new PackedDrawings();
+    private ObjectNode lastRead = JSON.createObjectNode();
+
+    private ShotFile(Opener opener) {
+        this.opener = opener;
+    }
+
+    /** What was read from a file. */
+    public record Opened(Shot shot, ShotFile file, Optional<String> whyReadOnly) {}
+
+    /** The file of a shot that has not been saved yet. */
+    public static ShotFile fresh() {
+        return new ShotFile(ShotFile::synced);
+    }
+
+    static ShotFile fresh(Opener opener) {
+        return new ShotFile(opener);
+    }
+
+    /** @throws UnreadableException when the file is missing, cut short, no shot, or wrong in itself */
+    public static Opened open(Path path) throws UnreadableException {
+        try (ShotArchive archive = ShotArchive.open(path)) {
+            JsonNode root = document(path, archive.read(DOCUMENT));
+            int version = root.path("formatVersion").asInt(0);
+            Shot shot;
+            try {
+                shot = ShotJson.read(
+                        root,
+                        (number, file) -> drawing(archive, number, file),
+                        written -> MediaPaths.toMemory(written, path));
+            } catch (JsonFields.WrongField e) {
+                throw version > ShotJson.VERSION
+                        ? tooNew(path, version)
+                        : UnreadableException.of(
+                                path,
+                                "has a mistake in " + DOCUMENT + ": " + e.getMessage(),
+                                "Mend it with a text editor, or take an earlier copy.",
+                                e);
+            } catch (DrawingSvg.BrokenDrawing e) {
+                throw UnreadableException.of(path, "has a drawing that " + e.getMessage(), "Take an earlier copy.", e);
+            }
+            ShotFile file = fresh();
+            file.lastRead = (ObjectNode) root;
+            return new Opened(
+                    shot,
+                    file,
+                    version > ShotJson.VERSION
+                            ? Optional.of(path.getFileName()
+                                    + " was made by a newer version of Chalk Trace. It is open for reading only, so"
+                                    + " that nothing in it is lost.")
+                            : Optional.empty());
+        }
+    }
+
+    /**
+     * Writes the shot whole to a temporary file beside the target, forces it to the disk, then moves it into place: at
+     * any moment the target is the old file or the new one.
+     *
+     * @throws UnwritableException when it can't be written; the old file is untouched
+     */
+    public void save(Shot shot, Path target) throws UnwritableException {
+        ObjectNode root = ShotJson.write(shot, ShotFile::entryOf, path -> MediaPaths.toFile(path, target));
+        UnknownFields.carry(lastRead, root);
+        Path temporary = target.resolveSibling("." + target.getFileName() + ".saving");
+        try {
+            try (OutputStream out = opener.open(temporary)) {
+                packed.write(shot, JSON.writeValueAsBytes(root), out);
+            }
+            moveIntoPlace(temporary, target);
+        } catch (IOException e) {
+            discard(temporary);
+            throw UnwritableException.of(
+                    target,
+                    "saved",
+                    "The file that was there before is whole, and the open shot is as it was: free some space, or save"
+                            + " it somewhere else.",
+                    e);
+        }
+        lastRead = root;
+    }
+
+    /** The document of a shot as text, as a recovery folder holds it. */
+    static byte[] json(Shot shot, ShotJson.DrawingFiles drawingFiles, Path relativeTo) throws JsonProcessingException {
+        return JSON.writeValueAsBytes(ShotJson.write(shot, drawingFiles, path -> MediaPaths.toFile(path, relativeTo)));
+    }
+
+    static JsonNode document(Path file, byte[] json) throws UnreadableException {
+        JsonNode root;
+        try {
+            root = JSON.readTree(json);
+        } catch (IOException e) {
+            String where = e instanceof JsonProcessingException bad && bad.getLocation() != null
+                    ? " at line " + bad.getLocation().getLineNr() + ", column "
+                            + bad.getLocation().getColumnNr()
+                    : "";
+            throw UnreadableException.of(
+                    file,
+                    "has a broken " + DOCUMENT + where,
+                    "Mend it with a text editor, or take an earlier copy.",
+                    e);
+        }
+        if (!(root instanceof ObjectNode)
+                || !ShotJson.FORMAT.equals(root.path("format").asText())) {
+            throw UnreadableException.of(
+                    file, "is no shot of Chalk Trace", "Choose a file that was saved as a " + ENDING + " shot.");
+        }
+        return root;
+    }
+
+    static void moveIntoPlace(Path temporary, Path target) throws IOException {
+        try {
+            Files.move(temporary, target, StandardCopyOption.ATOMIC_MOVE);
+        } catch (AtomicMoveNotSupportedException e) {
+            Files.move(temporary, target, StandardCopyOption.REPLACE_EXISTING);
+        }
+    }
+
+    static String entryOf(Level level, Drawing drawing) {
+        return "drawings/" + level.id() + "/" + drawing.number() + ".svg";
+    }
+
+    private static Drawing drawing(ShotArchive archive, int number, String file) throws DrawingSvg.BrokenDrawing {
+        try {
+            return DrawingSvg.read(number, archive.read(file));
+        } catch (UnreadableException e) {
+            throw new DrawingSvg.BrokenDrawing("is missing or damaged (" + file + ")", e);
+        } catch (DrawingSvg.BrokenDrawing e) {
+            throw new DrawingSvg.BrokenDrawing(e.getMessage() + " (" + file + ")", e);
+        }
+    }
+
+    private static UnreadableException tooNew(Path path, int version) {
+        return UnreadableException.of(
+                path,
+                "was made by a newer version of Chalk Trace (format " + version + ")",
+                "Open it with that version.");
+    }
+
+    private static void discard(Path temporary) {
+        try {
+            Files.deleteIfExists(temporary);
+        } catch (IOException e) {
+            // It is a hidden leftover; the sentence about the save matters more.
+        }
+    }
+
+    /** A stream whose bytes are on the disk when it is closed. */
+    private static OutputStream synced(Path file) throws IOException {
+        FileChannel channel = FileChannel.open(
+                file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING);
+        return new FilterOutputStream(Channels.newOutputStream(channel)) {
+            @Override
+            public void write(byte[] bytes, int from, int count) throws IOException {
+                out.write(bytes, from, count);
+            }
+
+            @Override
+            public void close() throws IOException {
+                try (channel) {
+                    flush();
+                    channel.force(true);
+                }
+            }
+        };
+    }
+}

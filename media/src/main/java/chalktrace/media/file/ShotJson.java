@@ -1,0 +1,289 @@
+package chalktrace.media.file;
+
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelGroup;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.Word;
+import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRange;
+import chalktrace.core.time.FrameRate;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.UnaryOperator;
+
+/**
+ * The shot as the JSON document of its file. Drawings stand beside it, one file each; how their contents are found is the
+ * caller's business. Every known field is always written, so that a field that is only in an older text is an unknown one.
+ */
+final class ShotJson {
+
+    static final String FORMAT = "chalk-trace-shot";
+    static final int VERSION = 1;
+
+    /** Gives the drawing of a file of the archive. */
+    interface Drawings {
+        Drawing read(int number, String file) throws DrawingSvg.BrokenDrawing;
+    }
+
+    private ShotJson() {}
+
+    /**
+     * @param drawingFile the file that holds a drawing
+     * @param path how a path of footage or sound is written
+     */
+    static ObjectNode write(Shot shot, DrawingFiles drawingFile, UnaryOperator<String> path) {
+        ObjectNode root = JsonNodeFactory.instance.objectNode();
+        root.put("format", FORMAT).put("formatVersion", VERSION).put("name", shot.name());
+        ShotSetup setup = shot.setup();
+        root.putObject("setup")
+                .put("rate", setup.rate().asText())
+                .put("width", setup.size().width())
+                .put("height", setup.size().height())
+                .put("length", setup.length())
+                .put("firstNumber", setup.firstNumber())
+                .put("paper", setup.paper().hex());
+        each(root, "chalks", shot.chalks(), (chalk, to) -> to.put("id", chalk.id())
+                .put("name", chalk.name())
+                .put("color", chalk.color().hex())
+                .put("width", chalk.width())
+                .put("opacity", chalk.opacity()));
+        each(root, "levels", shot.levels(), (level, to) -> writeLevel(level, to, drawingFile));
+        each(root, "groups", shot.groups(), ShotJson::writeGroup);
+        each(root, "footage", shot.footage(), (clip, to) -> writeFootage(clip, to, path));
+        each(root, "sounds", shot.sounds(), (clip, to) -> to.put("id", clip.id())
+                .put("name", clip.name())
+                .put("file", path.apply(clip.file()))
+                .put("startSeconds", clip.startSeconds())
+                .put("gainDecibels", clip.gainDecibels())
+                .put("muted", clip.muted()));
+        each(root, "words", shot.words(), (word, to) -> to.put("id", word.id())
+                .put("text", word.text())
+                .put("startSeconds", word.startSeconds())
+                .put("endSeconds", word.endSeconds()));
+        each(root, "mouths", shot.mouths(), (span, to) -> to.put(
+                        "start", span.range().start())
+                .put("frames", span.range().frames())
+                .put("shape", span.shape())
+                .put("byHand", span.byHand()));
+        shot.mouthPlace()
+                .ifPresentOrElse(
+                        place -> root.putObject("mouthPlace")
+                                .put("x", place.x())
+                                .put("y", place.y())
+                                .put("width", place.width())
+                                .put("visible", place.visible()),
+                        () -> root.putNull("mouthPlace"));
+        each(root, "cues", shot.cues(), (cue, to) -> to.put("id", cue.id())
+                .put("name", cue.name())
+                .put("seconds", cue.seconds()));
+        each(root, "marks", shot.marks(), (mark, to) -> to.put("frame", mark.frame())
+                .put("kind", word(mark.kind())));
+        return root;
+    }
+
+    /**
+     * @throws JsonFields.WrongField when a field is missing or has no sense; it names the field
+     * @throws DrawingSvg.BrokenDrawing when a drawing can't be read; it names the file
+     */
+    static Shot read(JsonNode root, Drawings drawings, UnaryOperator<String> path)
+            throws JsonFields.WrongField, DrawingSvg.BrokenDrawing {
+        JsonFields fields = JsonFields.root(root);
+        ShotSetup setup = fields.object("setup").make(ShotJson::setup);
+        List<Chalk> chalks = fields.list(
+                "chalks",
+                item -> item.make(f -> new Chalk(
+                        f.text("id"),
+                        f.text("name"),
+                        Rgb.parse(f.text("color")),
+                        f.number("width"),
+                        f.number("opacity"))));
+        List<Level> levels = new ArrayList<>();
+        for (JsonFields item : fields.items("levels")) {
+            levels.add(level(item, drawings));
+        }
+        List<LevelGroup> groups = fields.list(
+                "groups",
+                item -> item.make(f -> new LevelGroup(
+                        f.text("id"),
+                        f.text("name"),
+                        f.texts("levels"),
+                        f.flag("visible"),
+                        f.flag("locked"),
+                        f.number("opacity"))));
+        List<Footage> footage = fields.list("footage", item -> item.make(f -> footage(f, path)));
+        List<SoundClip> sounds = fields.list(
+                "sounds",
+                item -> item.make(f -> new SoundClip(
+                        f.text("id"),
+                        f.text("name"),
+                        path.apply(f.text("file")),
+                        f.number("startSeconds"),
+                        f.number("gainDecibels"),
+                        f.flag("muted"))));
+        List<Word> words = fields.list(
+                "words",
+                item -> item.make(
+                        f -> new Word(f.text("id"), f.text("text"), f.number("startSeconds"), f.number("endSeconds"))));
+        List<MouthSpan> mouths = fields.list(
+                "mouths",
+                item -> item.make(f -> new MouthSpan(
+                        FrameRange.of(f.whole("start"), f.whole("frames")), f.text("shape"), f.flag("byHand"))));
+        Optional<MouthPlace> mouthPlace = fields.has("mouthPlace")
+                ? Optional.of(fields.object("mouthPlace")
+                        .make(f -> new MouthPlace(f.number("x"), f.number("y"), f.number("width"), f.flag("visible"))))
+                : Optional.empty();
+        List<Cue> cues =
+                fields.list("cues", item -> item.make(f -> new Cue(f.text("id"), f.text("name"), f.number("seconds"))));
+        List<Mark> marks = fields.list(
+                "marks", item -> item.make(f -> new Mark(f.whole("frame"), f.oneOf("kind", Mark.Kind.class))));
+        return fields.make(f -> new Shot(
+                f.text("name"),
+                setup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                marks));
+    }
+
+    /** Names the file of a level's drawing. */
+    interface DrawingFiles {
+        String of(Level level, Drawing drawing);
+    }
+
+    private static void writeLevel(Level level, ObjectNode to, DrawingFiles drawingFile) {
+        to.put("id", level.id())
+                .put("name", level.name())
+                .put("visible", level.visible())
+                .put("locked", level.locked())
+                .put("opacity", level.opacity());
+        each(to, "drawings", level.drawings(), (drawing, d) -> d.put("number", drawing.number())
+                .put("file", drawingFile.of(level, drawing)));
+        each(to, "exposures", level.exposures().runs(), (run, r) -> {
+            r.put("start", run.start()).put("frames", run.frames()).put("drawing", run.drawing());
+            r.set("placement", placement(run.placement()));
+        });
+    }
+
+    private static Level level(JsonFields from, Drawings drawings)
+            throws JsonFields.WrongField, DrawingSvg.BrokenDrawing {
+        List<Drawing> read = new ArrayList<>();
+        for (JsonFields item : from.items("drawings")) {
+            read.add(drawings.read(item.whole("number"), item.text("file")));
+        }
+        List<Exposure> runs = from.list(
+                "exposures",
+                item -> item.make(f -> new Exposure(
+                        f.whole("start"), f.whole("frames"), f.whole("drawing"), placement(f.object("placement")))));
+        return from.make(f -> new Level(
+                f.text("id"),
+                f.text("name"),
+                f.flag("visible"),
+                f.flag("locked"),
+                f.number("opacity"),
+                read,
+                new Exposures(runs)));
+    }
+
+    private static void writeGroup(LevelGroup group, ObjectNode to) {
+        to.put("id", group.id()).put("name", group.name());
+        ArrayNode levels = to.putArray("levels");
+        group.levels().forEach(levels::add);
+        to.put("visible", group.visible()).put("locked", group.locked()).put("opacity", group.opacity());
+    }
+
+    private static void writeFootage(Footage clip, ObjectNode to, UnaryOperator<String> path) {
+        to.put("id", clip.id()).put("name", clip.name()).put("file", path.apply(clip.file()));
+        Conform conform = clip.conform();
+        to.putObject("conform")
+                .put("startFrame", conform.startFrame())
+                .put("firstPicture", conform.firstPicture())
+                .put("endPicture", conform.endPicture())
+                .put("every", conform.every())
+                .put("pace", word(conform.pace()));
+        to.set("placement", placement(clip.placement()));
+        to.putObject("look")
+                .put("lighten", clip.look().lighten())
+                .put("tint", clip.look().tint())
+                .put("color", clip.look().color().hex());
+        to.put("visible", clip.visible()).put("locked", clip.locked());
+    }
+
+    private static Footage footage(JsonFields f, UnaryOperator<String> path) throws JsonFields.WrongField {
+        JsonFields look = f.object("look");
+        return new Footage(
+                f.text("id"),
+                f.text("name"),
+                path.apply(f.text("file")),
+                f.object("conform")
+                        .make(c -> new Conform(
+                                c.whole("startFrame"),
+                                c.whole("firstPicture"),
+                                c.whole("endPicture"),
+                                c.whole("every"),
+                                c.oneOf("pace", Conform.Pace.class))),
+                placement(f.object("placement")),
+                new Footage.Look(look.number("lighten"), look.number("tint"), Rgb.parse(look.text("color"))),
+                f.flag("visible"),
+                f.flag("locked"));
+    }
+
+    private static ShotSetup setup(JsonFields f) throws JsonFields.WrongField {
+        return new ShotSetup(
+                FrameRate.parse(f.text("rate")),
+                new PictureSize(f.whole("width"), f.whole("height")),
+                f.whole("length"),
+                f.whole("firstNumber"),
+                Rgb.parse(f.text("paper")));
+    }
+
+    private static ObjectNode placement(Placement placement) {
+        return JsonNodeFactory.instance
+                .objectNode()
+                .put("x", placement.x())
+                .put("y", placement.y())
+                .put("scale", placement.scale())
+                .put("degrees", placement.degrees())
+                .put("opacity", placement.opacity());
+    }
+
+    private static Placement placement(JsonFields from) throws JsonFields.WrongField {
+        return from.make(f -> new Placement(
+                f.number("x"), f.number("y"), f.number("scale"), f.number("degrees"), f.number("opacity")));
+    }
+
+    private static <T> void each(ObjectNode to, String name, List<T> items, BiConsumer<T, ObjectNode> write) {
+        ArrayNode array = to.putArray(name);
+        items.forEach(item -> write.accept(item, array.addObject()));
+    }
+
+    private static String word(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}
