@@ -33,6 +33,16 @@ public final class ReferenceEdits {
         return new Edit(name, shot -> shot.withSound(soundId, change));
     }
 
+    /** Puts another file in the place of one, for all footage and sound that comes from it; all else stays. */
+    public static Edit relink(String lost, String found) {
+        return new Edit("find a lost file", shot -> shot.withFootage(shot.footage().stream()
+                        .map(clip -> clip.file().equals(lost) ? clip.withFile(found) : clip)
+                        .toList())
+                .withSounds(shot.sounds().stream()
+                        .map(clip -> clip.file().equals(lost) ? clip.withFile(found) : clip)
+                        .toList()));
+    }
+
     /** Takes a reference out of the shot; its file stays where it is. */
     public static Edit remove(String id) {
         return new Edit("take a reference out", shot -> shot.withFootage(shot.footage().stream()

@@ -1,5 +1,6 @@
 package chalktrace.core.edit;
 
+import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.Word;
@@ -53,6 +54,11 @@ public final class SpeechEdits {
             spans.add(new MouthSpan(frames, shape, true));
             return shot.withMouths(spans);
         });
+    }
+
+    /** Says where on the picture the mouths are drawn, and whether they show. */
+    public static Edit placeMouths(MouthPlace place) {
+        return new Edit("place the mouths", shot -> shot.withMouthPlace(place));
     }
 
     /** Gives the mouths of a range of frames back to the words. */

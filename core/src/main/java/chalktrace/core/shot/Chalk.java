@@ -27,4 +27,8 @@ public record Chalk(String id, String name, Rgb color, double width, double opac
     public Chalk withColor(Rgb newColor) {
         return new Chalk(id, name, newColor, width, opacity);
     }
+
+    public Chalk withOpacity(double newOpacity) {
+        return new Chalk(id, name, color, width, newOpacity);
+    }
 }

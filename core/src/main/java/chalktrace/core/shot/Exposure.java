@@ -27,6 +27,10 @@ public record Exposure(int start, int frames, int drawing, Placement placement) 
         return start + frames;
     }
 
+    public int last() {
+        return start + frames - 1;
+    }
+
     public FrameRange range() {
         return FrameRange.of(start, frames);
     }

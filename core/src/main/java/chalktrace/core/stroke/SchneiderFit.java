@@ -83,9 +83,9 @@ public final class SchneiderFit {
             segments.add(bezier);
             return;
         }
-        double[] middle = centreTangent(worst.index);
-        cubic(first, worst.index, startTangent, negate(middle));
-        cubic(worst.index, last, middle, endTangent);
+        double[] back = backTangent(worst.index);
+        cubic(first, worst.index, startTangent, back);
+        cubic(worst.index, last, negate(back), endTangent);
     }
 
     /** The least-squares segment for given parameters and end tangents. */
@@ -181,7 +181,8 @@ public final class SchneiderFit {
         return unit(points[from], points[from + direction]);
     }
 
-    private double[] centreTangent(int index) {
+    /** The direction at a sample from what follows to what comes before. */
+    private double[] backTangent(int index) {
         double[] across = unit(points[index + 1], points[index - 1]);
         // A sample that turns straight back has no middle direction.
         return dot(across, across) > 0 ? across : unit(points[index], points[index - 1]);

@@ -74,7 +74,11 @@ public final class MovieEncoder implements AutoCloseable {
         }
         this.size = size;
         container = new AVFormatContext(null);
-        check(avformat.avformat_alloc_output_context2(container, null, "mp4", (String) null), "start the movie");
+        // The library opens the file by this name once more, to move its table to the front.
+        try (BytePointer name = url(file);
+                BytePointer format = new BytePointer("mp4")) {
+            check(avformat.avformat_alloc_output_context2(container, null, format, name), "start the movie");
+        }
         video = videoCodec(rate, bitsPerPixel);
         videoStream = stream(video);
         sound = withSound ? soundCodec() : null;
@@ -231,9 +235,13 @@ public final class MovieEncoder implements AutoCloseable {
         }
     }
 
+    private static BytePointer url(Path file) {
+        return new BytePointer("file:" + file.toAbsolutePath(), StandardCharsets.UTF_8);
+    }
+
     private void openFile(Path file) throws IOException {
         AVIOContext io = new AVIOContext(null);
-        try (BytePointer name = new BytePointer("file:" + file.toAbsolutePath(), StandardCharsets.UTF_8)) {
+        try (BytePointer name = url(file)) {
             check(
                     avformat.avio_open2(io, name, avformat.AVIO_FLAG_WRITE, null, (AVDictionary) null),
                     "write to " + file.toAbsolutePath());

@@ -7,6 +7,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeOutline;
+import java.awt.geom.Path2D;
 import java.awt.geom.PathIterator;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -28,6 +29,11 @@ final class DrawingSvg {
 
     private static final String SVG = "http://www.w3.org/2000/svg";
     private static final String OWN = "urn:chalk-trace:drawing:1";
+
+    /** The outlines are as fine as a view at this scale needs: within about 0.3 px. */
+    private static final double PREVIEW_SCALE = 0.25;
+
+    private static final double PREVIEW_FLATNESS = 0.3;
 
     private static final int MOST_STROKES = 100_000;
 
@@ -117,9 +123,9 @@ final class DrawingSvg {
 
     private static void writeStroke(XMLStreamWriter xml, Stroke stroke, Chalk chalk) throws XMLStreamException {
         Rgb color = chalk.color();
+        Path2D outline = StrokeOutline.of(stroke.curve(), chalk.width(), PREVIEW_SCALE);
         xml.writeEmptyElement("path");
-        xml.writeAttribute(
-                "d", pathText(StrokeOutline.of(stroke.curve(), chalk.width(), 1).getPathIterator(null)));
+        xml.writeAttribute("d", pathText(outline.getPathIterator(null, PREVIEW_FLATNESS)));
         xml.writeAttribute("fill", color.hex());
         if (chalk.opacity() < 1) {
             xml.writeAttribute("fill-opacity", number(chalk.opacity()));
@@ -132,22 +138,33 @@ final class DrawingSvg {
         xml.writeAttribute("chalk", OWN, "curve", curve.toString());
     }
 
-    /** The path in SVG's own words, to a tenth of a pixel. */
+    /** A path of straight pieces in SVG's own words, relative and in tenths of a pixel, which is shortest. */
     private static String pathText(PathIterator path) {
         StringBuilder out = new StringBuilder();
         double[] at = new double[6];
+        long penX = 0;
+        long penY = 0;
+        long startX = 0;
+        long startY = 0;
         for (; !path.isDone(); path.next()) {
             int type = path.currentSegment(at);
-            int numbers =
-                    switch (type) {
-                        case PathIterator.SEG_CLOSE -> 0;
-                        case PathIterator.SEG_QUADTO -> 4;
-                        case PathIterator.SEG_CUBICTO -> 6;
-                        default -> 2;
-                    };
-            out.append("MLQCZ".charAt(type));
-            for (int i = 0; i < numbers; i++) {
-                out.append(i == 0 ? "" : " ").append(number(Math.rint(at[i] * 10) / 10));
+            if (type == PathIterator.SEG_CLOSE) {
+                out.append('z');
+                penX = startX;
+                penY = startY;
+                continue;
+            }
+            long x = Math.round(at[0] * 10);
+            long y = Math.round(at[1] * 10);
+            out.append(type == PathIterator.SEG_MOVETO ? 'm' : 'l')
+                    .append(number((x - penX) / 10.0))
+                    .append(' ')
+                    .append(number((y - penY) / 10.0));
+            penX = x;
+            penY = y;
+            if (type == PathIterator.SEG_MOVETO) {
+                startX = x;
+                startY = y;
             }
         }
         return out.toString();

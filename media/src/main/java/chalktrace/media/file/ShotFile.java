@@ -200,9 +200,12 @@ public final class ShotFile {
 
             @Override
             public void close() throws IOException {
-                try (channel) {
-                    flush();
-                    channel.force(true);
+                // The archive closes what it writes to, and so does its opener.
+                if (channel.isOpen()) {
+                    try (channel) {
+                        flush();
+                        channel.force(true);
+                    }
                 }
             }
         };

@@ -1,0 +1,243 @@
+package chalktrace.app.bench;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Step;
+import chalktrace.app.theme.Icons;
+import chalktrace.app.theme.Theme;
+import chalktrace.core.edit.LevelEdits;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SoundClip;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Cursor;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** The strips of picture, drawings, words and sound that run through the gate, with the play controls at its foot. */
+public final class Bench extends VBox {
+
+    private static final double NAME_WIDTH = 116;
+    private static final double START_HEIGHT = 250;
+    private static final double LOWEST_HEIGHT = 96;
+    private static final double LEAST_BOARD = 160;
+
+    /** What lanes are there for; a step unfolds those that it needs. */
+    private enum Strip {
+        PICTURE,
+        MARKS,
+        LEVELS,
+        WORDS,
+        MOUTHS,
+        SOUND,
+        CUES
+    }
+
+    private static final Map<Step, Set<Strip>> NEEDED = Map.of(
+            Step.GATHER, EnumSet.of(Strip.PICTURE, Strip.MARKS, Strip.SOUND, Strip.LEVELS),
+            Step.STUDY, EnumSet.of(Strip.PICTURE, Strip.MARKS, Strip.LEVELS, Strip.SOUND),
+            Step.TRACE, EnumSet.of(Strip.PICTURE, Strip.MARKS, Strip.LEVELS, Strip.SOUND),
+            Step.VOICE, EnumSet.of(Strip.MARKS, Strip.WORDS, Strip.MOUTHS, Strip.SOUND, Strip.CUES),
+            Step.FINISH, EnumSet.allOf(Strip.class));
+
+    private final Session session;
+    private final BenchScale scale;
+    private final VBox lanes = new VBox(1);
+    private final WordLane words;
+    private final CueLane cues;
+    private final List<Node> fixedAbove;
+    private final List<Node> fixedBetween;
+    private final List<Node> fixedBelow;
+    private final Map<Lane, Strip> strips = new HashMap<>();
+    private List<String> levelIds = List.of();
+    private List<String> soundIds = List.of();
+
+    public Bench(Session session) {
+        this.session = session;
+        this.scale = new BenchScale(session);
+        getStyleClass().add("bench");
+        words = new WordLane(session, scale);
+        cues = new CueLane(session, scale);
+        fixedAbove = List.of(
+                row(new PictureLane(session, scale), Strip.PICTURE), row(new MarkLane(session, scale), Strip.MARKS));
+        fixedBetween = List.of(row(words, Strip.WORDS), row(new MouthLane(session, scale), Strip.MOUTHS));
+        fixedBelow = List.of(row(cues, Strip.CUES));
+        ScrollPane scroll = new ScrollPane(lanes);
+        scroll.setFitToWidth(true);
+        scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        scroll.setMinHeight(0);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(grip(), scroll, gateFoot(), new WholeShot(session, scale));
+        setPrefHeight(START_HEIGHT);
+        setMinHeight(LOWEST_HEIGHT);
+        session.document().shotProperty().addListener(changed -> arrange());
+        session.view().stepProperty().addListener(changed -> fold());
+        arrange();
+        fold();
+    }
+
+    /** Opens a word at the gate. */
+    public void typeWord() {
+        words.typeAtGate();
+    }
+
+    /** Sets a cue at the gate. */
+    public void typeCue() {
+        cues.typeAtGate();
+    }
+
+    /** Makes the lanes of levels and sounds anew when these come, go or change places. */
+    private void arrange() {
+        Shot shot = session.shot();
+        List<String> levelsNow = shot.levels().stream().map(Level::id).toList();
+        List<String> soundsNow = shot.sounds().stream().map(SoundClip::id).toList();
+        if (levelsNow.equals(levelIds)
+                && soundsNow.equals(soundIds)
+                && !lanes.getChildren().isEmpty()) {
+            return;
+        }
+        levelIds = levelsNow;
+        soundIds = soundsNow;
+        strips.keySet().removeIf(lane -> lane instanceof LevelLane || lane instanceof SoundLane);
+        List<Node> all = new ArrayList<>(fixedAbove);
+        for (Level level : shot.levels()) {
+            all.add(levelRow(level));
+        }
+        all.addAll(fixedBetween);
+        for (SoundClip clip : shot.sounds()) {
+            all.add(row(new SoundLane(clip.id(), clip.name(), session, scale), Strip.SOUND));
+        }
+        all.addAll(fixedBelow);
+        lanes.getChildren().setAll(all);
+        fold();
+    }
+
+    private void fold() {
+        Set<Strip> needed = NEEDED.get(session.view().stepProperty().get());
+        strips.forEach((lane, strip) -> lane.fold(!needed.contains(strip)));
+    }
+
+    private Node row(Lane lane, Strip strip) {
+        Label name = new Label(lane.name());
+        name.getStyleClass().add("lane-name");
+        name.setMaxWidth(NAME_WIDTH - 8);
+        return row(lane, strip, name);
+    }
+
+    private Node row(Lane lane, Strip strip, Node title) {
+        strips.put(lane, strip);
+        StackPane head = new StackPane(title);
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.setMinSize(NAME_WIDTH, 0);
+        head.setPrefWidth(NAME_WIDTH);
+        head.setMaxWidth(NAME_WIDTH);
+        lane.heightProperty().addListener((property, before, height) -> title.setVisible(height.doubleValue() > 12));
+        HBox.setHgrow(lane, Priority.ALWAYS);
+        HBox row = new HBox(head, lane);
+        row.maxHeightProperty().bind(lane.maxHeightProperty());
+        head.maxHeightProperty().bind(lane.maxHeightProperty());
+        return row;
+    }
+
+    private Node levelRow(Level level) {
+        LevelLane lane = new LevelLane(level.id(), level.name(), session, scale);
+        Label name = new Label(level.name());
+        name.getStyleClass().add("lane-name");
+        name.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(name, Priority.ALWAYS);
+        name.setCursor(Cursor.HAND);
+        name.setOnMousePressed(event -> session.selection().levelProperty().set(level.id()));
+        Button eye = laneIcon("show or hide this level", () -> session.document()
+                .apply(LevelEdits.change(
+                        "show or hide " + level.name(), level.id(), l -> l.withVisible(!l.visible()))));
+        Button lock = laneIcon("lock or unlock this level", () -> session.document()
+                .apply(LevelEdits.change(
+                        "lock or unlock " + level.name(), level.id(), l -> l.withLocked(!l.locked()))));
+        Runnable show = () -> session.shot().level(level.id()).ifPresent(now -> {
+            name.setText(now.name());
+            eye.setGraphic(Theme.icon(now.visible() ? Icons.SHOWN : Icons.HIDDEN));
+            lock.setGraphic(Theme.icon(now.locked() ? Icons.LOCKED : Icons.UNLOCKED));
+            lock.setOpacity(now.locked() ? 1 : 0.45);
+            boolean current = level.id().equals(session.selection().level());
+            name.getStyleClass().removeAll("current");
+            if (current) {
+                name.getStyleClass().add("current");
+            }
+        });
+        // Weakly: the row goes when the level goes.
+        InvalidationListener changed = any -> show.run();
+        name.getProperties().put("listener", changed);
+        session.document().shotProperty().addListener(new WeakInvalidationListener(changed));
+        session.selection().levelProperty().addListener(new WeakInvalidationListener(changed));
+        show.run();
+        HBox title = new HBox(name, eye, lock);
+        title.setAlignment(Pos.CENTER_LEFT);
+        return row(lane, Strip.LEVELS, title);
+    }
+
+    private static Button laneIcon(String use, Runnable action) {
+        Button button = Buttons.icon(Icons.SHOWN, use, action);
+        button.getStyleClass().setAll("button", "lane-icon");
+        return button;
+    }
+
+    /** The top edge of the bench, by which its height is dragged. */
+    private Region grip() {
+        Region grip = new Region();
+        grip.getStyleClass().add("grip");
+        double[] start = new double[2];
+        grip.setOnMousePressed(event -> {
+            start[0] = event.getScreenY();
+            start[1] = getHeight();
+        });
+        grip.setOnMouseDragged(event -> {
+            double highest = getScene().getHeight() - LEAST_BOARD;
+            setPrefHeight(Math.max(LOWEST_HEIGHT, Math.min(highest, start[1] + start[0] - event.getScreenY())));
+        });
+        return grip;
+    }
+
+    private Node gateFoot() {
+        Button back = Buttons.icon(
+                Icons.BACK, "one frame back (D)", () -> session.transport().step(-1));
+        Button on = Buttons.icon(
+                Icons.ON, "one frame on (F)", () -> session.transport().step(1));
+        Button play = Buttons.icon(Icons.PLAY, "play (Space)", session.transport()::togglePlay);
+        play.setId("play");
+        Button start = Buttons.icon(Icons.FIRST, "to the first frame (Home)", () -> session.transport()
+                .go(0));
+        Button end = Buttons.icon(Icons.LAST, "to the last frame (End)", () -> session.transport()
+                .go(session.shot().setup().length() - 1));
+        session.transport().playingProperty().addListener((property, before, playing) -> {
+            play.setGraphic(Theme.icon(playing ? Icons.PAUSE : Icons.PLAY));
+        });
+        ToggleButton loop = Buttons.toggle(Icons.LOOP, "play round and round");
+        loop.selectedProperty().bindBidirectional(session.transport().loopingProperty());
+        // As wide as the loop button, so that play stands under the gate.
+        Region balance = new Region();
+        balance.setMinWidth(28);
+        HBox foot = new HBox(balance, start, back, play, on, end, loop);
+        foot.getStyleClass().add("gate-foot");
+        foot.setPadding(new Insets(0, 0, 0, NAME_WIDTH));
+        return foot;
+    }
+}

@@ -1,0 +1,246 @@
+package chalktrace.app.bench;
+
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Theme;
+import chalktrace.app.theme.Tones;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.shot.Shot;
+import java.util.Optional;
+import java.util.function.DoubleFunction;
+import javafx.beans.InvalidationListener;
+import javafx.beans.Observable;
+import javafx.beans.WeakInvalidationListener;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
+
+/**
+ * One strip of the bench, painted by hand. Dragging an empty part pulls the shot through the gate; an item drags itself,
+ * and becomes one step of the history when it is let go; a click selects.
+ */
+abstract class Lane extends Region {
+
+    static final double FOLDED_HEIGHT = 7;
+
+    private static final double CLICK_PX = 3;
+    private static final double EDGE_PX = 5;
+    private static final double ZOOM_STEP = 1.2;
+
+    /**
+     * Something that the pointer can take hold of.
+     *
+     * @param select what a click does
+     * @param edit what a drag by some frames (parts of them included) does
+     */
+    record Grab(Cursor cursor, Runnable select, DoubleFunction<Edit> edit) {}
+
+    private final Session session;
+    private final BenchScale scale;
+    private final String name;
+    private final double openHeight;
+    private final Canvas canvas = new Canvas();
+    private final InvalidationListener repaint = changed -> requestLayout();
+    private boolean folded;
+
+    private Grab held;
+    private double pressedX;
+    private int pressedFrame;
+    private boolean dragging;
+
+    Lane(String name, double openHeight, Session session, BenchScale scale) {
+        this.session = session;
+        this.scale = scale;
+        this.name = name;
+        this.openHeight = openHeight;
+        setAccessibleRole(AccessibleRole.SLIDER);
+        setAccessibleText(name + " lane");
+        getChildren().add(canvas);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        fold(false);
+        repaintOn(
+                session.document().shownProperty(),
+                session.transport().frameProperty(),
+                session.selection().itemProperty(),
+                session.selection().levelProperty(),
+                scale.pixelsPerFrameProperty());
+        addEventHandler(MouseEvent.ANY, this::mouse);
+        addEventHandler(ScrollEvent.SCROLL, this::scroll);
+    }
+
+    /** Paints the lane at its full height. */
+    abstract void paint(GraphicsContext g, double width, double height);
+
+    /** Paints what the folded line shows. */
+    abstract void paintFolded(GraphicsContext g, double width, double height);
+
+    /** What lies under the pointer; nothing by default. */
+    Optional<Grab> grab(double x, double y) {
+        return Optional.empty();
+    }
+
+    /** A double click; nothing by default. */
+    void doubleClick(double x, double y) {}
+
+    /** Paints anew whenever one of these changes; a lane that is gone is not kept alive by them. */
+    final void repaintOn(Observable... observed) {
+        for (Observable one : observed) {
+            one.addListener(new WeakInvalidationListener(repaint));
+        }
+    }
+
+    final String name() {
+        return name;
+    }
+
+    final boolean isFolded() {
+        return folded;
+    }
+
+    final void fold(boolean fold) {
+        folded = fold;
+        double height = fold ? FOLDED_HEIGHT : openHeight;
+        setMinHeight(height);
+        setPrefHeight(height);
+        setMaxHeight(height);
+        requestLayout();
+    }
+
+    final Session session() {
+        return session;
+    }
+
+    final BenchScale scale() {
+        return scale;
+    }
+
+    /** The shot as it is seen, with what a drag has not yet settled. */
+    final Shot shown() {
+        return session.document().shownProperty().get();
+    }
+
+    static Tones tones() {
+        return Theme.tones();
+    }
+
+    /** Whether a place is at an edge that can be trimmed. */
+    static boolean isEdge(double x, double edge) {
+        return Math.abs(x - edge) <= EDGE_PX;
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double width = Math.max(1, getWidth());
+        double height = Math.max(1, getHeight());
+        canvas.setWidth(width);
+        canvas.setHeight(height);
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.setFill(tones().window());
+        g.fillRect(0, 0, width, height);
+        double start = scale.x(0, width);
+        double end = scale.x(shown().setup().length(), width);
+        g.setFill(tones().panel());
+        g.fillRect(Math.max(0, start), 0, Math.min(width, end) - Math.max(0, start), height - 1);
+        if (folded) {
+            paintFolded(g, width, height);
+        } else {
+            paint(g, width, height);
+        }
+        paintGate(g, width, height);
+    }
+
+    private void paintGate(GraphicsContext g, double width, double height) {
+        double x = scale.x(session.transport().frame(), width);
+        g.setFill(tones().accentWash());
+        g.fillRect(x, 0, scale.pixelsPerFrame(), height);
+        g.setStroke(tones().accent());
+        g.setLineWidth(1);
+        double left = Math.floor(x) + 0.5;
+        double right = Math.floor(x + scale.pixelsPerFrame()) + 0.5;
+        g.strokeLine(left, 0, left, height);
+        g.strokeLine(right, 0, right, height);
+    }
+
+    private void mouse(MouseEvent event) {
+        if (event.getEventType() == MouseEvent.MOUSE_MOVED) {
+            setCursor(
+                    folded
+                            ? Cursor.DEFAULT
+                            : grab(event.getX(), event.getY()).map(Grab::cursor).orElse(Cursor.OPEN_HAND));
+        } else if (event.getButton() == MouseButton.PRIMARY) {
+            if (event.getEventType() == MouseEvent.MOUSE_PRESSED) {
+                press(event);
+            } else if (event.getEventType() == MouseEvent.MOUSE_DRAGGED) {
+                drag(event);
+            } else if (event.getEventType() == MouseEvent.MOUSE_RELEASED) {
+                release(event);
+            }
+        }
+    }
+
+    private void press(MouseEvent event) {
+        requestFocus();
+        held = folded ? null : grab(event.getX(), event.getY()).orElse(null);
+        pressedX = event.getX();
+        pressedFrame = session.transport().frame();
+        dragging = false;
+        if (event.getClickCount() == 2 && !folded) {
+            doubleClick(event.getX(), event.getY());
+        }
+        event.consume();
+    }
+
+    private void drag(MouseEvent event) {
+        dragging |= Math.abs(event.getX() - pressedX) > CLICK_PX;
+        if (!dragging) {
+            return;
+        }
+        double frames = (event.getX() - pressedX) / scale.pixelsPerFrame();
+        if (held == null) {
+            setCursor(Cursor.CLOSED_HAND);
+            session.transport().go(pressedFrame - (int) Math.round(frames));
+        } else {
+            held.select().run();
+            session.document().preview(held.edit().apply(frames));
+        }
+        event.consume();
+    }
+
+    private void release(MouseEvent event) {
+        if (held != null && dragging) {
+            Edit edit = held.edit().apply((event.getX() - pressedX) / scale.pixelsPerFrame());
+            session.document().preview(null);
+            session.document().apply(edit);
+        } else if (held != null) {
+            held.select().run();
+        } else if (!dragging) {
+            session.selection().itemProperty().set(null);
+            if (folded) {
+                fold(false);
+            }
+        }
+        held = null;
+        event.consume();
+    }
+
+    private void scroll(ScrollEvent event) {
+        double turns = event.getDeltaY() == 0 ? event.getDeltaX() : event.getDeltaY();
+        if (turns == 0) {
+            return;
+        }
+        if (event.isControlDown()) {
+            scale.zoom(turns > 0 ? ZOOM_STEP : 1 / ZOOM_STEP);
+        } else {
+            session.transport().step(turns > 0 ? -1 : 1);
+        }
+        event.consume();
+    }
+}

@@ -1,0 +1,131 @@
+package chalktrace.app.bench;
+
+import chalktrace.app.session.Selection.Item;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Theme;
+import chalktrace.core.edit.DrawingEdits;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
+import java.util.Optional;
+import javafx.geometry.VPos;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+
+/** The exposure of one level: each showing starts with its drawing's number, a line runs through the hold, a stop ends it. */
+final class LevelLane extends Lane {
+
+    private final String level;
+
+    LevelLane(String level, String name, Session session, BenchScale scale) {
+        super(name, 20, session, scale);
+        this.level = level;
+    }
+
+    String level() {
+        return level;
+    }
+
+    @Override
+    void paint(GraphicsContext g, double width, double height) {
+        Optional<Level> found = shown().level(level);
+        if (found.isEmpty()) {
+            return;
+        }
+        boolean current = level.equals(session().selection().level());
+        int touched = found.get()
+                .exposures()
+                .at(session().transport().frame())
+                .map(Exposure::drawing)
+                .orElse(Exposure.BLANK);
+        for (Exposure run : found.get().exposures().runs()) {
+            double x = scale().x(run.start(), width);
+            double end = scale().x(run.end(), width);
+            if (end > 0 && x < width) {
+                showing(g, run, x, end, height, current, run.drawing() == touched && touched != Exposure.BLANK);
+            }
+        }
+    }
+
+    @Override
+    void paintFolded(GraphicsContext g, double width, double height) {
+        g.setFill(tones().edge());
+        shown().level(level).ifPresent(l -> l.exposures().runs().stream()
+                .filter(run -> !run.isBlank())
+                .forEach(run -> g.fillRect(
+                        scale().x(run.start(), width),
+                        height / 2 - 1,
+                        Math.max(1, run.frames() * scale().pixelsPerFrame() - 1),
+                        2)));
+    }
+
+    @Override
+    Optional<Grab> grab(double x, double y) {
+        Shot shot = session().shot();
+        int frame = (int) Math.floor(scale().frame(x, getWidth()));
+        Optional<Level> found = shot.level(level);
+        if (found.isEmpty()) {
+            return Optional.empty();
+        }
+        Runnable choose = () -> session().selection().levelProperty().set(level);
+        for (Exposure run : found.get().exposures().runs()) {
+            if (isEdge(x, scale().x(run.end(), getWidth())) && run.start() <= frame) {
+                return Optional.of(new Grab(
+                        Cursor.H_RESIZE,
+                        choosing(choose, run),
+                        frames -> DrawingEdits.trim(level, run.start(), run.end() + (int) Math.round(frames))));
+            }
+        }
+        return found.get()
+                .exposures()
+                .at(frame)
+                .map(run -> new Grab(
+                        Cursor.HAND,
+                        choosing(choose, run),
+                        frames ->
+                                DrawingEdits.moveShowing(level, run.start(), run.start() + (int) Math.round(frames))));
+    }
+
+    private Runnable choosing(Runnable level0, Exposure run) {
+        return () -> {
+            level0.run();
+            session().selection().itemProperty().set(Item.showing(level, run.start()));
+        };
+    }
+
+    private void showing(
+            GraphicsContext g, Exposure run, double x, double end, double height, boolean current, boolean touched) {
+        double middle = height / 2;
+        boolean chosen = session()
+                .selection()
+                .isChosen(Item.Kind.SHOWING, Item.showing(level, run.start()).id());
+        if (touched || chosen) {
+            g.setFill(tones().raised());
+            g.fillRoundRect(x + 0.5, 1.5, end - x - 1, height - 3, 6, 6);
+        }
+        if (chosen) {
+            g.setStroke(tones().accent());
+            g.setLineWidth(1);
+            g.strokeRoundRect(x + 0.5, 1.5, end - x - 1, height - 4, 6, 6);
+        }
+        Color ink = current ? tones().text() : tones().quiet();
+        g.setFill(ink);
+        g.setStroke(ink);
+        g.setLineWidth(1);
+        g.setFont(Theme.mono(11));
+        g.setTextBaseline(VPos.CENTER);
+        String number = run.isBlank() ? "\u00d7" : Integer.toString(run.drawing());
+        double textEnd = x + 3 + 6.7 * number.length();
+        if (textEnd <= end + 1) {
+            g.fillText(number, x + 2, middle);
+        } else {
+            textEnd = x;
+        }
+        double stop = Math.floor(end) - 1.5;
+        if (stop > textEnd + 2) {
+            g.strokeLine(textEnd + 1, middle + 0.5, stop, middle + 0.5);
+        }
+        g.strokeLine(stop, middle - 3, stop, middle + 4);
+    }
+}

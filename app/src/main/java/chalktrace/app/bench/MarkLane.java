@@ -1,0 +1,91 @@
+package chalktrace.app.bench;
+
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Theme;
+import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Shot;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.TextAlignment;
+
+/** Frame numbers: a key's is circled, a breakdown's underlined, as on paper; quiet ones between give the measure. */
+final class MarkLane extends Lane {
+
+    private static final double LEAST_BETWEEN_NUMBERS = 44;
+    private static final int[] STEPS = {1, 2, 4, 6, 12, 24, 48, 120, 240, 480, 1200, 2400, 12_000, 120_000};
+
+    MarkLane(Session session, BenchScale scale) {
+        super("marks", 22, session, scale);
+    }
+
+    @Override
+    void paint(GraphicsContext g, double width, double height) {
+        Shot shot = shown();
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        g.setFont(Theme.mono(11));
+        int step = step();
+        int first = Math.max(0, (int) Math.floor(scale().frame(-20, width)));
+        int last = Math.min(shot.setup().length() - 1, (int) Math.ceil(scale().frame(width + 20, width)));
+        for (int frame = first; frame <= last; frame++) {
+            double x = scale().x(frame + 0.5, width);
+            Mark mark = shot.markAt(frame).orElse(null);
+            if (mark != null) {
+                marked(g, mark, shot.setup().number(frame), x, height);
+            } else if (frame % step == 0 && isFree(shot, frame)) {
+                g.setFill(tones().quiet());
+                g.fillText(Integer.toString(shot.setup().number(frame)), x, height / 2);
+            } else if (scale().pixelsPerFrame() >= 6) {
+                g.setFill(tones().line());
+                g.fillRect(Math.floor(x), height / 2 - 1, 1, 3);
+            }
+        }
+        g.setTextAlign(TextAlignment.LEFT);
+    }
+
+    @Override
+    void paintFolded(GraphicsContext g, double width, double height) {
+        g.setFill(tones().text());
+        for (Mark mark : shown().marks()) {
+            g.fillRect(scale().x(mark.frame(), width), 1, Math.max(2, scale().pixelsPerFrame()), height - 3);
+        }
+    }
+
+    @Override
+    void doubleClick(double x, double y) {
+        int frame = (int) Math.floor(scale().frame(x, getWidth()));
+        if (shown().setup().frames().contains(frame)) {
+            session().document().apply(MarkEdits.turn(frame));
+        }
+    }
+
+    private static void marked(GraphicsContext g, Mark mark, int number, double x, double height) {
+        String text = Integer.toString(number);
+        double half = 4 + 3.4 * text.length();
+        g.setFill(tones().text());
+        g.fillText(text, x, height / 2);
+        g.setStroke(tones().text());
+        g.setLineWidth(1.2);
+        if (mark.kind() == Mark.Kind.KEY) {
+            g.strokeOval(x - half, 1.5, 2 * half, height - 4);
+        } else {
+            g.strokeLine(x - half + 3, height - 3.5, x + half - 3, height - 3.5);
+        }
+    }
+
+    private int step() {
+        for (int step : STEPS) {
+            if (step * scale().pixelsPerFrame() >= LEAST_BETWEEN_NUMBERS) {
+                return step;
+            }
+        }
+        return STEPS[STEPS.length - 1];
+    }
+
+    /** Whether a quiet number would not run into a mark. */
+    private boolean isFree(Shot shot, int frame) {
+        double room = 26 / scale().pixelsPerFrame();
+        return shot.marks().stream().noneMatch(mark -> Math.abs(mark.frame() - frame) < room);
+    }
+}

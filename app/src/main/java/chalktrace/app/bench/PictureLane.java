@@ -1,0 +1,84 @@
+package chalktrace.app.bench;
+
+import chalktrace.app.session.Session;
+import chalktrace.app.session.Thumbnails;
+import chalktrace.app.theme.Theme;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
+import chalktrace.media.footage.Reference;
+import java.util.Optional;
+import java.util.OptionalInt;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
+
+/** Small pictures of the footage in front, running under the gate; a file that is missing says so here. */
+final class PictureLane extends Lane {
+
+    private static final double WIDEST_ASPECT = 16.0 / 9;
+
+    PictureLane(Session session, BenchScale scale) {
+        super("picture", Thumbnails.HEIGHT + 2, session, scale);
+        repaintOn(session.thumbnails().madeProperty(), session.footages().problems());
+    }
+
+    @Override
+    void paint(GraphicsContext g, double width, double height) {
+        Optional<Footage> front = shown().footage().stream().findFirst();
+        if (front.isEmpty()) {
+            return;
+        }
+        String problem = session().footages().problems().get(front.get().file());
+        if (problem != null) {
+            g.setFill(tones().bad());
+            g.setFont(Theme.sans(12));
+            g.setTextBaseline(VPos.CENTER);
+            g.fillText(problem, 8, height / 2);
+        }
+        Reference reference = session().footages().opened().get(front.get().file());
+        if (reference != null) {
+            pictures(g, width, front.get(), reference);
+        }
+    }
+
+    @Override
+    void paintFolded(GraphicsContext g, double width, double height) {
+        g.setFill(tones().edge());
+        for (Footage clip : shown().footage()) {
+            Reference reference = session().footages().opened().get(clip.file());
+            if (reference != null) {
+                double from = scale().x(clip.conform().startFrame(), width);
+                double frames = clip.conform().frames(shown().setup().rate(), reference.times());
+                g.fillRect(from, height / 2 - 1, frames * scale().pixelsPerFrame(), 2);
+            }
+        }
+    }
+
+    private void pictures(GraphicsContext g, double width, Footage clip, Reference reference) {
+        FrameRate rate = shown().setup().rate();
+        PictureTimes times = reference.times();
+        int every = (int) Math.max(1, Math.ceil(Thumbnails.HEIGHT * WIDEST_ASPECT / scale().pixelsPerFrame()));
+        double cell = every * scale().pixelsPerFrame();
+        int first = Math.floorDiv((int) Math.floor(scale().frame(0, width)), every) * every;
+        int last = (int) Math.ceil(scale().frame(width, width));
+        for (int frame = Math.max(0, first);
+                frame <= Math.min(last, shown().setup().length() - 1);
+                frame += every) {
+            OptionalInt n = clip.conform().pictureAt(frame, rate, times);
+            if (n.isPresent()) {
+                double x = scale().x(frame, width);
+                session()
+                        .thumbnails()
+                        .of(clip.file(), n.getAsInt(), times.count())
+                        .ifPresent(image -> picture(g, image, x, cell));
+            }
+        }
+    }
+
+    /** The middle of a small picture, as wide as its cell. */
+    private static void picture(GraphicsContext g, Image image, double x, double cell) {
+        double shown = Math.min(cell - 1, image.getWidth());
+        g.drawImage(image, (image.getWidth() - shown) / 2, 0, shown, image.getHeight(), x, 0, shown, Thumbnails.HEIGHT);
+    }
+}

@@ -1,0 +1,92 @@
+package chalktrace.app.bench;
+
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Theme;
+import chalktrace.app.theme.Tones;
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Word;
+import javafx.beans.InvalidationListener;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+
+/** A map of all frames: where drawings, words, cues and keys lie, and where the gate is. Click or drag to go there. */
+final class WholeShot extends Region {
+
+    private static final double HEIGHT = 16;
+
+    private final Session session;
+    private final BenchScale scale;
+    private final Canvas canvas = new Canvas();
+
+    WholeShot(Session session, BenchScale scale) {
+        this.session = session;
+        this.scale = scale;
+        setMinHeight(HEIGHT);
+        setPrefHeight(HEIGHT);
+        setMaxHeight(HEIGHT);
+        setCursor(Cursor.HAND);
+        setAccessibleRole(AccessibleRole.SLIDER);
+        setAccessibleText("whole shot");
+        getChildren().add(canvas);
+        InvalidationListener repaint = changed -> requestLayout();
+        session.document().shownProperty().addListener(repaint);
+        session.transport().frameProperty().addListener(repaint);
+        session.selection().levelProperty().addListener(repaint);
+        scale.pixelsPerFrameProperty().addListener(repaint);
+        addEventHandler(MouseEvent.MOUSE_PRESSED, this::go);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::go);
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double width = Math.max(1, getWidth());
+        canvas.setWidth(width);
+        canvas.setHeight(HEIGHT);
+        Shot shot = session.document().shownProperty().get();
+        Tones tones = Theme.tones();
+        double frame = width / shot.setup().length();
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.setFill(tones.panel());
+        g.fillRect(0, 0, width, HEIGHT);
+        double seen = width / scale.pixelsPerFrame();
+        g.setFill(tones.raised());
+        g.fillRect((session.transport().frame() + 0.5 - seen / 2) * frame, 0, seen * frame, HEIGHT);
+        g.setFill(tones.edge());
+        shot.level(String.valueOf(session.selection().level())).ifPresent(level -> {
+            for (Exposure run : level.exposures().runs()) {
+                if (!run.isBlank()) {
+                    g.fillRect(run.start() * frame, 9, Math.max(1, run.frames() * frame - 0.7), 4);
+                }
+            }
+        });
+        double perSecond = frame * shot.setup().rate().framesPerSecond();
+        g.setFill(tones.quiet());
+        for (Word word : shot.words()) {
+            g.fillRect(
+                    word.startSeconds() * perSecond, 5, (word.endSeconds() - word.startSeconds()) * perSecond - 0.7, 2);
+        }
+        g.setFill(tones.text());
+        for (Mark mark : shot.marks()) {
+            g.fillRect(mark.frame() * frame, 1, 1.5, 3);
+        }
+        g.setFill(tones.good());
+        for (Cue cue : shot.cues()) {
+            g.fillRect(cue.seconds() * perSecond, 1, 1.5, 6);
+        }
+        g.setFill(tones.accent());
+        g.fillRect(Math.floor(session.transport().frame() * frame), 0, Math.max(2, frame), HEIGHT);
+    }
+
+    private void go(MouseEvent event) {
+        session.transport().go((int)
+                Math.floor(event.getX() / getWidth() * session.shot().setup().length()));
+        event.consume();
+    }
+}

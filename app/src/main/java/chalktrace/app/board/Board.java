@@ -1,0 +1,170 @@
+package chalktrace.app.board;
+
+import chalktrace.app.board.pen.MousePen;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.PenSample;
+import chalktrace.core.stroke.StrokeWidth;
+import java.awt.geom.Point2D;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.geometry.Pos;
+import javafx.scene.Cursor;
+import javafx.scene.control.Label;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Rectangle;
+import javafx.util.Duration;
+
+/** The board with what lies over it: the brush ring, the reason why a stroke was refused, a word when it is empty. */
+public final class Board extends StackPane {
+
+    private static final double ZOOM_STEP = 1.15;
+    private static final Duration REFUSAL_STAYS = Duration.seconds(3);
+
+    private final Session session;
+    private final BoardView view;
+    private final PenHand hand;
+    private final BooleanProperty moving = new SimpleBooleanProperty();
+    private final Circle ring = new Circle();
+    private final Circle outerRing = new Circle();
+    private final Label penWord = new Label();
+    private final Label emptyWord = new Label("Drop a video, a picture or a sound here, or just draw");
+    private final PauseTransition penWordStays = new PauseTransition(REFUSAL_STAYS);
+    private double lastX;
+    private double lastY;
+    private boolean panning;
+
+    /** @param dropped hears of files that were dropped on the board */
+    public Board(Session session, Consumer<List<Path>> dropped) {
+        this.session = session;
+        this.view = new BoardView(session);
+        this.hand = new PenHand(session, view, this::sayAtPen);
+        Pane over = new Pane(outerRing, ring, penWord);
+        over.setMouseTransparent(true);
+        ring.getStyleClass().add("brush-ring");
+        outerRing.getStyleClass().add("brush-ring-outer");
+        penWord.getStyleClass().add("pen-word");
+        penWord.setVisible(false);
+        penWordStays.setOnFinished(done -> penWord.setVisible(false));
+        emptyWord.getStyleClass().add("empty-word");
+        emptyWord.setMouseTransparent(true);
+        StackPane.setAlignment(emptyWord, Pos.BOTTOM_CENTER);
+        getChildren().addAll(view, over, emptyWord);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        setMinSize(0, 0);
+        new MousePen(this, view::toShot, event -> !moving.get()).start(hand::take);
+        addEventHandler(MouseEvent.ANY, this::mouse);
+        addEventHandler(ScrollEvent.SCROLL, this::scroll);
+        acceptDrops(dropped);
+        session.document().shotProperty().addListener(changed -> showEmptyWord());
+        session.view().toolProperty().addListener(changed -> sizeRing());
+        session.selection().chalkProperty().addListener(changed -> sizeRing());
+        showEmptyWord();
+    }
+
+    public BoardView view() {
+        return view;
+    }
+
+    /** Takes what other pens than the mouse do. */
+    public PenHand hand() {
+        return hand;
+    }
+
+    /** Whether the pointer moves the view instead of drawing, for as long as a key is held. */
+    public BooleanProperty movingProperty() {
+        return moving;
+    }
+
+    private void mouse(MouseEvent event) {
+        boolean inside = event.getEventType() != MouseEvent.MOUSE_EXITED;
+        ring.setVisible(inside && !moving.get());
+        outerRing.setVisible(ring.isVisible());
+        setCursor(moving.get() ? Cursor.MOVE : Cursor.NONE);
+        for (Circle circle : List.of(ring, outerRing)) {
+            circle.setCenterX(event.getX());
+            circle.setCenterY(event.getY());
+        }
+        sizeRing();
+        if (event.getEventType() == MouseEvent.MOUSE_PRESSED) {
+            requestFocus();
+            panning = moving.get() || event.getButton() == MouseButton.MIDDLE;
+        } else if (event.getEventType() == MouseEvent.MOUSE_DRAGGED && panning) {
+            view.pan(event.getX() - lastX, event.getY() - lastY);
+        } else if (event.getEventType() == MouseEvent.MOUSE_RELEASED) {
+            panning = false;
+        }
+        lastX = event.getX();
+        lastY = event.getY();
+    }
+
+    private void scroll(ScrollEvent event) {
+        if (event.getDeltaY() != 0) {
+            view.zoom(event.getDeltaY() > 0 ? ZOOM_STEP : 1 / ZOOM_STEP, event.getX(), event.getY());
+            sizeRing();
+        }
+        event.consume();
+    }
+
+    private void sizeRing() {
+        boolean dusting = session.view().toolProperty().get() == View.Tool.DUSTER;
+        double width =
+                session.shot().chalk(session.selection().chalkProperty().get()).width();
+        double radius = dusting ? PenHand.DUSTER_RADIUS : Math.max(2, StrokeWidth.radius(width, 1) * view.scale());
+        ring.setRadius(radius);
+        outerRing.setRadius(radius + 1);
+    }
+
+    private void sayAtPen(PenSample sample, String why) {
+        Point2D place = view.toBoard(sample.x(), sample.y());
+        penWord.setText(why);
+        penWord.setVisible(true);
+        penWord.applyCss();
+        penWord.autosize();
+        penWord.relocate(
+                Math.max(4, Math.min(getWidth() - penWord.getWidth() - 4, place.getX() + 14)),
+                Math.max(4, Math.min(getHeight() - penWord.getHeight() - 4, place.getY() + 14)));
+        penWordStays.playFromStart();
+    }
+
+    private void showEmptyWord() {
+        Shot shot = session.shot();
+        emptyWord.setVisible(shot.footage().isEmpty()
+                && shot.levels().stream().allMatch(level -> level.drawings().isEmpty()));
+    }
+
+    private void acceptDrops(Consumer<List<Path>> dropped) {
+        addEventHandler(DragEvent.DRAG_OVER, event -> {
+            if (event.getDragboard().hasFiles()) {
+                event.acceptTransferModes(TransferMode.COPY);
+            }
+            event.consume();
+        });
+        addEventHandler(DragEvent.DRAG_DROPPED, event -> {
+            boolean taken = event.getDragboard().hasFiles();
+            if (taken) {
+                dropped.accept(event.getDragboard().getFiles().stream()
+                        .map(File::toPath)
+                        .toList());
+            }
+            event.setDropCompleted(taken);
+            event.consume();
+        });
+    }
+}

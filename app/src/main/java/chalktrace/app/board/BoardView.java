@@ -1,0 +1,230 @@
+package chalktrace.app.board;
+
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Theme;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.render.FrameComposer;
+import chalktrace.core.render.RasterCache;
+import chalktrace.core.render.Scene;
+import chalktrace.core.render.SceneOptions;
+import chalktrace.core.render.Scenes;
+import chalktrace.core.render.StrokeLayer;
+import chalktrace.core.render.Viewpoint;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
+import java.awt.Rectangle;
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.InvalidationListener;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
+import javafx.scene.AccessibleRole;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+
+/** Where one draws: the composed frame in tiles of device pixels, as seen from a viewpoint. */
+public final class BoardView extends Region {
+
+    private static final long RASTER_BYTES = 256L << 20;
+
+    private static final double SMALLEST_SCALE = 0.05;
+    private static final double LARGEST_SCALE = 32;
+
+    private final Session session;
+    private final TileComposer composer = new TileComposer(
+            new FrameComposer(new RasterCache(RASTER_BYTES), Theme.tones().surround()));
+    private final Pane tilePane = new Pane();
+    private final List<Tile> tiles = new ArrayList<>();
+    private final ReadOnlyIntegerWrapper framesShown = new ReadOnlyIntegerWrapper();
+    private Viewpoint view = Viewpoint.plain(1, 1);
+    private boolean fitted = true;
+    private Optional<StrokeLayer> pen = Optional.empty();
+
+    public BoardView(Session session) {
+        this.session = session;
+        getStyleClass().add("board");
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        setAccessibleText("Board");
+        tilePane.setManaged(false);
+        tilePane.setMouseTransparent(true);
+        getChildren().add(tilePane);
+        InvalidationListener all = changed -> composeAll();
+        session.document().shownProperty().addListener((property, before, now) -> {
+            if (fitted && !before.setup().size().equals(now.setup().size())) {
+                fit();
+            }
+            composeAll();
+        });
+        session.document().openingProperty().addListener(opened -> fit());
+        session.transport().frameProperty().addListener((property, before, now) -> {
+            boolean late = session.footages().settlingProperty().get();
+            composeAll();
+            if (late && session.footages().settlingProperty().get()) {
+                session.transport().countDropped();
+            }
+        });
+        session.footages().arrivalsProperty().addListener(all);
+        session.selection().levelProperty().addListener(all);
+        session.view().onionSkinProperty().addListener(all);
+        session.view().footageHiddenProperty().addListener(all);
+        session.view().peekBackProperty().addListener(all);
+        session.transport().playingProperty().addListener(all);
+        widthProperty().addListener(resized -> resize());
+        heightProperty().addListener(resized -> resize());
+        sceneProperty().addListener((property, before, scene) -> {
+            if (scene != null) {
+                scene.windowProperty().addListener((p, b, window) -> {
+                    if (window != null) {
+                        window.outputScaleXProperty().addListener(changed -> resize());
+                        resize();
+                    }
+                });
+            }
+        });
+    }
+
+    /** Rises each time that a composed frame has come on screen. */
+    public ReadOnlyIntegerProperty framesShownProperty() {
+        return framesShown.getReadOnlyProperty();
+    }
+
+    /** From a place of the board, in its own coordinates, to shot pixels. */
+    public Point2D toShot(double x, double y) {
+        return view.toShot(x * deviceScale(), y * deviceScale());
+    }
+
+    /** From shot pixels to a place of the board. */
+    public Point2D toBoard(double shotX, double shotY) {
+        Point2D device = view.toDevice().transform(new Point2D.Double(shotX, shotY), null);
+        return new Point2D.Double(device.getX() / deviceScale(), device.getY() / deviceScale());
+    }
+
+    /** Board pixels for a shot pixel. */
+    public double scale() {
+        return view.scale() / deviceScale();
+    }
+
+    /** Shows the whole picture, as large as it goes. */
+    public void fit() {
+        fitted = true;
+        PictureSize size = session.shot().setup().size();
+        double scale = Math.min(view.width() / (double) size.width(), view.height() / (double) size.height());
+        if (view.width() > 1 && view.height() > 1) {
+            look(new Viewpoint(
+                    scale,
+                    0,
+                    Math.rint((view.width() - scale * size.width()) / 2),
+                    Math.rint((view.height() - scale * size.height()) / 2),
+                    view.width(),
+                    view.height()));
+        }
+    }
+
+    /** Zooms by a factor about a place of the board, which keeps its place of the picture. */
+    public void zoom(double factor, double x, double y) {
+        double wanted = Math.max(SMALLEST_SCALE, Math.min(LARGEST_SCALE, view.scale() * factor));
+        fitted = false;
+        look(view.zoomed(wanted / view.scale(), x * deviceScale(), y * deviceScale()));
+    }
+
+    public void pan(double byX, double byY) {
+        fitted = false;
+        look(view.moved(Math.rint(byX * deviceScale()), Math.rint(byY * deviceScale())));
+    }
+
+    /** Shows the stroke under the pen; only the tiles that it newly touches are composed. */
+    void showPen(StrokeLayer stroke, Rectangle2D touchedInShot) {
+        pen = Optional.of(stroke);
+        Rectangle touched =
+                view.toDevice().createTransformedShape(touchedInShot).getBounds();
+        touched.grow(2, 2);
+        compose(tiles.stream().filter(tile -> tile.area().intersects(touched)).toList());
+    }
+
+    /** Takes the stroke under the pen away; what follows composes what is left. */
+    void endPen() {
+        pen = Optional.empty();
+    }
+
+    public void close() {
+        composer.close();
+    }
+
+    void composeAll() {
+        compose(tiles);
+    }
+
+    private void look(Viewpoint from) {
+        view = from;
+        composeAll();
+    }
+
+    private void compose(List<Tile> which) {
+        if (tiles.isEmpty()) {
+            return;
+        }
+        session.footages().beginFrame();
+        composer.compose(scene(), view, which, () -> framesShown.set(framesShown.get() + 1));
+    }
+
+    private Scene scene() {
+        Shot shot = session.document().shownProperty().get();
+        int frame = session.transport().frame();
+        String level = session.selection().level();
+        boolean onion = session.view().onionSkinProperty().get()
+                && !session.transport().playingProperty().get();
+        if (session.view().peekBackProperty().get()) {
+            frame = frameBefore(shot, level, frame);
+        }
+        SceneOptions options = new SceneOptions(
+                !session.view().footageHiddenProperty().get(),
+                onion ? Optional.ofNullable(level) : Optional.empty(),
+                Optional.ofNullable(level),
+                pen);
+        return Scenes.of(shot, frame, options, session.footages());
+    }
+
+    /** The frame that shows the level's drawing before the one at a frame; the same frame when there is none. */
+    private static int frameBefore(Shot shot, String levelId, int frame) {
+        return shot.level(levelId).map(Level::exposures).stream()
+                .flatMap(exposures -> exposures.runs().stream())
+                .filter(run -> !run.isBlank() && run.end() <= frame)
+                .mapToInt(Exposure::last)
+                .max()
+                .orElse(frame);
+    }
+
+    private void resize() {
+        int width = (int) Math.ceil(getWidth() * deviceScale());
+        int height = (int) Math.ceil(getHeight() * deviceScale());
+        if (width < 1 || height < 1) {
+            return;
+        }
+        composer.forget();
+        tiles.clear();
+        for (int y = 0; y < height; y += Tile.SIZE) {
+            for (int x = 0; x < width; x += Tile.SIZE) {
+                tiles.add(new Tile(
+                        new Rectangle(x, y, Math.min(Tile.SIZE, width - x), Math.min(Tile.SIZE, height - y)),
+                        deviceScale()));
+            }
+        }
+        tilePane.getChildren().setAll(tiles.stream().map(Tile::view).toList());
+        view = view.resized(width, height);
+        if (fitted) {
+            fit();
+        } else {
+            composeAll();
+        }
+    }
+
+    private double deviceScale() {
+        return getScene() == null || getScene().getWindow() == null
+                ? 1
+                : getScene().getWindow().getOutputScaleX();
+    }
+}

@@ -1,0 +1,93 @@
+package chalktrace.app.board;
+
+import chalktrace.core.render.FrameComposer;
+import chalktrace.core.render.Scene;
+import chalktrace.core.render.Viewpoint;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.application.Platform;
+
+/**
+ * Composes scenes into tiles on background threads and shows all tiles of a scene at once. While one scene is composed, a
+ * newer request waits; one that waits is replaced by a newer one, which takes over its tiles.
+ */
+final class TileComposer {
+
+    private static final Logger LOG = Logger.getLogger(TileComposer.class.getName());
+
+    private static final int THREADS =
+            Math.max(1, Math.min(4, Runtime.getRuntime().availableProcessors()));
+
+    private record Pass(Scene scene, Viewpoint view, Set<Tile> tiles, Runnable shown) {}
+
+    private final FrameComposer composer;
+    private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, task -> {
+        Thread made = new Thread(task, "compose");
+        made.setDaemon(true);
+        return made;
+    });
+    private Pass waiting;
+    private boolean busy;
+
+    TileComposer(FrameComposer composer) {
+        this.composer = composer;
+    }
+
+    /** Asks for a scene on some tiles. On the FX thread. @param shown runs when they are on screen */
+    void compose(Scene scene, Viewpoint view, List<Tile> tiles, Runnable shown) {
+        Set<Tile> all = new LinkedHashSet<>(tiles);
+        if (waiting != null) {
+            all.addAll(waiting.tiles);
+        }
+        waiting = new Pass(scene, view, all, shown);
+        startNext();
+    }
+
+    /** Forgets what waits, such as tiles that are gone. */
+    void forget() {
+        waiting = null;
+    }
+
+    void close() {
+        threads.shutdownNow();
+    }
+
+    private void startNext() {
+        if (busy || waiting == null) {
+            return;
+        }
+        Pass pass = waiting;
+        waiting = null;
+        if (pass.tiles.isEmpty()) {
+            return;
+        }
+        busy = true;
+        AtomicInteger left = new AtomicInteger(pass.tiles.size());
+        for (Tile tile : pass.tiles) {
+            threads.execute(() -> {
+                try {
+                    composer.compose(pass.scene, pass.view, tile.target());
+                } catch (RuntimeException e) {
+                    LOG.log(Level.SEVERE, "a tile could not be composed", e);
+                } finally {
+                    if (left.decrementAndGet() == 0) {
+                        Platform.runLater(() -> show(pass));
+                    }
+                }
+            });
+        }
+    }
+
+    private void show(Pass pass) {
+        pass.tiles.forEach(Tile::swap);
+        busy = false;
+        pass.shown.run();
+        startNext();
+    }
+}

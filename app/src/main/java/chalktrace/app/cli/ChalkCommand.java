@@ -1,0 +1,74 @@
+package chalktrace.app.cli;
+
+import java.io.PrintWriter;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** The command line: one piece of the work without the window. Errors are one line on standard error. */
+@Command(
+        name = "chalk",
+        description = "Chalk Trace: draw over moving reference, frame by frame. Without a command it opens the window.",
+        mixinStandardHelpOptions = true,
+        version = "Chalk Trace 0.1.0",
+        subcommands = {
+            OpenCommand.class,
+            DemoCommand.class,
+            InfoCommand.class,
+            FrameCommand.class,
+            NewCommand.class,
+            ExportCommand.class,
+            CheckFileCommand.class,
+            CommandLine.HelpCommand.class
+        })
+public final class ChalkCommand implements Callable<Integer> {
+
+    private static final int BAD_INPUT = 1;
+    private static final int BAD_USAGE = 2;
+
+    private final WindowOptions.Opener opener;
+
+    private ChalkCommand(WindowOptions.Opener opener) {
+        this.opener = opener;
+    }
+
+    WindowOptions.Opener opener() {
+        return opener;
+    }
+
+    @Override
+    public Integer call() {
+        return opener.open(null, false, new WindowOptions());
+    }
+
+    /** Runs one command. @return the exit code: 0, 1 for bad input, 2 for bad usage */
+    public static int run(PrintWriter out, PrintWriter err, WindowOptions.Opener opener, String... arguments) {
+        CommandLine line = new CommandLine(new ChalkCommand(opener));
+        line.setOut(out);
+        line.setErr(err);
+        line.setCaseInsensitiveEnumValuesAllowed(true);
+        line.setParameterExceptionHandler((bad, given) -> {
+            err.println("chalk: " + oneLine(bad) + " See chalk "
+                    + (bad.getCommandLine().getParent() == null
+                            ? "--help."
+                            : bad.getCommandLine().getCommandName() + " --help."));
+            return BAD_USAGE;
+        });
+        line.setExecutionExceptionHandler((failure, command, parsed) -> {
+            err.println("chalk: " + oneLine(failure));
+            return BAD_INPUT;
+        });
+        return line.execute(arguments);
+    }
+
+    /** The words of a failure, without what only wraps it. */
+    private static String oneLine(Exception failure) {
+        Throwable said = failure;
+        while (said instanceof RuntimeException && said.getCause() != null) {
+            said = said.getCause();
+        }
+        String message = said.getMessage() == null ? said.toString() : said.getMessage();
+        String line = message.replaceAll("\\s+", " ").strip();
+        return line.endsWith(".") || line.endsWith("?") ? line : line + ".";
+    }
+}

@@ -1,0 +1,95 @@
+package chalktrace.app.controls;
+
+import java.util.Locale;
+import java.util.function.DoubleConsumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+
+/**
+ * A number with a name that can be dragged and typed. While it is dragged it previews; one change is told at the end, so
+ * that a drag is one step of the history.
+ */
+public final class ValueSlider extends HBox {
+
+    private final Slider slider = new Slider();
+    private final TextField field = new TextField();
+    private final int decimals;
+    private final DoubleConsumer changed;
+    private DoubleConsumer previewed = value -> {};
+
+    /** @param changed hears the value that was settled on */
+    public ValueSlider(String name, double lowest, double highest, int decimals, DoubleConsumer changed) {
+        super(8);
+        this.decimals = decimals;
+        this.changed = changed;
+        setAlignment(Pos.CENTER_LEFT);
+        Label label = new Label(name);
+        label.setMinWidth(72);
+        label.getStyleClass().add("quiet");
+        slider.setMin(lowest);
+        slider.setMax(highest);
+        slider.setAccessibleText(name);
+        slider.setFocusTraversable(false);
+        HBox.setHgrow(slider, Priority.ALWAYS);
+        slider.setMinWidth(60);
+        field.getStyleClass().add("value-field");
+        field.setAccessibleText(name);
+        field.setFocusTraversable(false);
+        getChildren().addAll(label, slider, field);
+        slider.valueProperty().addListener((property, before, now) -> {
+            if (slider.isValueChanging() || slider.isPressed()) {
+                field.setText(text(now.doubleValue()));
+                previewed.accept(now.doubleValue());
+            }
+        });
+        slider.setOnMouseReleased(event -> changed.accept(slider.getValue()));
+        field.setOnAction(event -> typed());
+        field.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                field.setText(text(slider.getValue()));
+            }
+        });
+        field.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                typed();
+            }
+        });
+    }
+
+    /** Hears the value while it is dragged. */
+    public ValueSlider previewing(DoubleConsumer preview) {
+        this.previewed = preview;
+        return this;
+    }
+
+    /** Shows a value without telling anybody. */
+    public void show(double value) {
+        if (!slider.isPressed() && !field.isFocused()) {
+            slider.setValue(value);
+            field.setText(text(value));
+        }
+    }
+
+    private void typed() {
+        try {
+            double value = Double.parseDouble(field.getText().strip().replace(',', '.'));
+            double held = Math.max(slider.getMin(), Math.min(slider.getMax(), value));
+            field.setText(text(held));
+            if (Math.abs(held - slider.getValue()) > 1e-9) {
+                slider.setValue(held);
+                changed.accept(held);
+            }
+        } catch (NumberFormatException e) {
+            field.setText(text(slider.getValue()));
+        }
+    }
+
+    private String text(double value) {
+        return String.format(Locale.ROOT, "%." + decimals + "f", value);
+    }
+}

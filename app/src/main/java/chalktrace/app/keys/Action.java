@@ -1,0 +1,72 @@
+package chalktrace.app.keys;
+
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+
+/** Everything that a key does, with the key that does it. Those without a modifier lie under the left hand. */
+public enum Action {
+    FRAME_BACK("one frame back (held: roll)", KeyCode.D),
+    FRAME_ON("one frame on (held: roll)", KeyCode.F),
+    MARK_BACK("to the mark before", KeyCode.S),
+    MARK_ON("to the next mark", KeyCode.G),
+    DRAWING_BACK("to the drawing before on this level", KeyCode.C),
+    DRAWING_ON("to the next drawing on this level", KeyCode.V),
+    FIRST_FRAME("to the first frame", KeyCode.HOME),
+    LAST_FRAME("to the last frame", KeyCode.END),
+    PEEK_BACK("held: show the drawing before", KeyCode.A),
+    HIDE_FOOTAGE("held: hide footage", KeyCode.Q),
+    ONION_SKIN("onion skin", KeyCode.W),
+    CHALK_OR_DUSTER("between chalk and duster", KeyCode.R),
+    NEW_DRAWING("new drawing here", KeyCode.E),
+    CHALK_1("first chalk", KeyCode.DIGIT1),
+    CHALK_2("second chalk", KeyCode.DIGIT2),
+    CHALK_3("third chalk", KeyCode.DIGIT3),
+    CHALK_4("fourth chalk", KeyCode.DIGIT4),
+    CHALK_5("fifth chalk", KeyCode.DIGIT5),
+    CHALK_6("sixth chalk", KeyCode.DIGIT6),
+    HOLD_LONGER("hold this drawing one frame longer", KeyCode.F, KeyCombination.SHIFT_DOWN),
+    HOLD_SHORTER("hold this drawing one frame shorter", KeyCode.D, KeyCombination.SHIFT_DOWN),
+    MARK("mark this frame: key, breakdown, none", KeyCode.B),
+    WORD("type a word at the gate", KeyCode.ENTER),
+    CUE("set a cue at the gate", KeyCode.X),
+    PLAY("play and stop", KeyCode.SPACE),
+    MOVE_VIEW("held: drag moves the view", KeyCode.Z),
+    FIT("show the whole picture", KeyCode.Z, KeyCombination.SHIFT_DOWN),
+    WHOLE_WINDOW("put tray and ledge away", KeyCode.TAB),
+    REMOVE("remove what is chosen on the bench", KeyCode.DELETE),
+    UNDO("undo", KeyCode.Z, KeyCombination.SHORTCUT_DOWN),
+    REDO("do again", KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
+    NEW_SHOT("new shot", KeyCode.N, KeyCombination.SHORTCUT_DOWN),
+    OPEN("open", KeyCode.O, KeyCombination.SHORTCUT_DOWN),
+    SAVE("save", KeyCode.S, KeyCombination.SHORTCUT_DOWN),
+    SAVE_AS("save as", KeyCode.S, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
+    QUIT("quit", KeyCode.Q, KeyCombination.SHORTCUT_DOWN);
+
+    private final String use;
+    private final KeyCodeCombination keys;
+
+    Action(String use, KeyCode code, KeyCombination.Modifier... modifiers) {
+        this.use = use;
+        this.keys = new KeyCodeCombination(code, modifiers);
+    }
+
+    /** What it does, in words. */
+    public String use() {
+        return use;
+    }
+
+    public KeyCodeCombination keys() {
+        return keys;
+    }
+
+    /** Whether it works in a text field too, as the system's own conventions do. */
+    boolean worksInFields() {
+        return keys.getShortcut() == KeyCombination.ModifierValue.DOWN && this != UNDO && this != REDO;
+    }
+
+    /** Whether it goes on again and again while its key is held. */
+    boolean rolls() {
+        return this == FRAME_BACK || this == FRAME_ON;
+    }
+}

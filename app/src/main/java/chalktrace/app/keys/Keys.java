@@ -1,0 +1,124 @@
+package chalktrace.app.keys;
+
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.beans.property.BooleanProperty;
+import javafx.scene.Scene;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.util.Duration;
+
+/**
+ * Turns keys into actions. A key pressed with a modifier does nothing more until it is released; held keys are followed by
+ * press and release, with a timer of our own for rolling, and end when the window loses focus; in a field letters are
+ * letters.
+ */
+public final class Keys {
+
+    private static final Duration ROLL_STARTS_AFTER = Duration.millis(260);
+    private static final double ROLLS_A_SECOND = 24;
+
+    private final Map<Action, Runnable> actions = new EnumMap<>(Action.class);
+    private final Map<Action, BooleanProperty> held = new EnumMap<>(Action.class);
+    private final Map<KeyCode, Action> down = new HashMap<>();
+
+    /** Keys that are down but have done all that they do. */
+    private final Set<KeyCode> spent = new HashSet<>();
+
+    private final Timeline roll = new Timeline();
+
+    /** Does something when the action's key goes down. */
+    public Keys on(Action action, Runnable does) {
+        actions.put(action, does);
+        return this;
+    }
+
+    /** Keeps a property true for as long as the action's key is held. */
+    public Keys whileHeld(Action action, BooleanProperty property) {
+        held.put(action, property);
+        return this;
+    }
+
+    public void attach(Scene scene) {
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (press(event, scene)) {
+                event.consume();
+            }
+        });
+        scene.addEventFilter(KeyEvent.KEY_RELEASED, event -> release(event.getCode()));
+        scene.windowProperty().addListener((property, before, window) -> {
+            if (window != null) {
+                window.focusedProperty().addListener((p, b, focused) -> {
+                    if (!focused) {
+                        releaseAll();
+                    }
+                });
+            }
+        });
+    }
+
+    private boolean press(KeyEvent event, Scene scene) {
+        KeyCode code = event.getCode();
+        if (down.containsKey(code) || spent.contains(code)) {
+            return true;
+        }
+        boolean typing = scene.getFocusOwner() instanceof TextInputControl field && field.isEditable();
+        Optional<Action> action = find(event).filter(a -> !typing || a.worksInFields());
+        if (action.isEmpty()) {
+            return false;
+        }
+        if (event.isShortcutDown() || event.isShiftDown() || event.isAltDown()) {
+            spent.add(code);
+        } else {
+            down.put(code, action.get());
+        }
+        start(action.get());
+        return true;
+    }
+
+    private void start(Action action) {
+        Optional.ofNullable(actions.get(action)).ifPresent(Runnable::run);
+        Optional.ofNullable(held.get(action)).ifPresent(property -> property.set(true));
+        if (action.rolls()) {
+            Runnable step = actions.get(action);
+            roll.stop();
+            roll.getKeyFrames().setAll(new KeyFrame(Duration.seconds(1 / ROLLS_A_SECOND), tick -> step.run()));
+            roll.setCycleCount(Animation.INDEFINITE);
+            roll.setDelay(ROLL_STARTS_AFTER);
+            roll.playFromStart();
+        }
+    }
+
+    private void release(KeyCode code) {
+        spent.remove(code);
+        Action action = down.remove(code);
+        if (action != null) {
+            Optional.ofNullable(held.get(action)).ifPresent(property -> property.set(false));
+            if (action.rolls()) {
+                roll.stop();
+            }
+        }
+    }
+
+    private void releaseAll() {
+        Set.copyOf(down.keySet()).forEach(this::release);
+        spent.clear();
+    }
+
+    private static Optional<Action> find(KeyEvent event) {
+        for (Action action : Action.values()) {
+            if (action.keys().match(event)) {
+                return Optional.of(action);
+            }
+        }
+        return Optional.empty();
+    }
+}

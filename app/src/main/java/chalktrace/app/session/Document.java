@@ -1,0 +1,150 @@
+package chalktrace.app.session;
+
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.History;
+import chalktrace.core.shot.Shot;
+import chalktrace.media.file.ShotFile;
+import chalktrace.media.file.ShotLock;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+
+/** The open shot: its history, where it is saved, and whether it differs from that. Lives on the FX thread. */
+public final class Document {
+
+    private static final long UNDO_BYTES = 256L << 20;
+
+    private final ReadOnlyObjectWrapper<Shot> shot = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Shot> shown = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyObjectWrapper<Path> path = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyStringWrapper whyReadOnly = new ReadOnlyStringWrapper();
+    private final ReadOnlyObjectWrapper<Object> opening = new ReadOnlyObjectWrapper<>(new Object());
+
+    private History history;
+    private ShotFile file = ShotFile.fresh();
+    private Optional<ShotLock> lock = Optional.empty();
+    private Shot saved;
+
+    Document(Shot start) {
+        startWith(start);
+        saved = start;
+        update();
+    }
+
+    public Shot shot() {
+        return shot.get();
+    }
+
+    public ReadOnlyObjectProperty<Shot> shotProperty() {
+        return shot.getReadOnlyProperty();
+    }
+
+    /** The shot as it is seen: the present one, or that with the edit of a drag that has not ended. */
+    public ReadOnlyObjectProperty<Shot> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    /** Changes its value whenever another document is opened in place of this one. */
+    public ReadOnlyObjectProperty<Object> openingProperty() {
+        return opening.getReadOnlyProperty();
+    }
+
+    public ReadOnlyBooleanProperty unsavedProperty() {
+        return unsaved.getReadOnlyProperty();
+    }
+
+    /** Where it is saved; null before the first save. */
+    public ReadOnlyObjectProperty<Path> pathProperty() {
+        return path.getReadOnlyProperty();
+    }
+
+    /** Why it can't be saved to its own place; null when it can. */
+    public ReadOnlyStringProperty whyReadOnlyProperty() {
+        return whyReadOnly.getReadOnlyProperty();
+    }
+
+    /** Applies an edit as one step of the history. */
+    public void apply(Edit edit) {
+        history.apply(edit);
+        update();
+    }
+
+    /** Shows what an edit would do; the next edit, or null, ends it. */
+    public void preview(Edit edit) {
+        shown.set(edit == null ? history.present() : edit.change().apply(history.present()));
+    }
+
+    public void undo() {
+        if (history.undo()) {
+            update();
+        }
+    }
+
+    public void redo() {
+        if (history.redo()) {
+            update();
+        }
+    }
+
+    public Optional<String> undoName() {
+        return history.undoName();
+    }
+
+    public Optional<String> redoName() {
+        return history.redoName();
+    }
+
+    ShotFile file() {
+        return file;
+    }
+
+    /** Puts another shot in place of this one. */
+    void open(Shot opened, ShotFile itsFile, Path itsPath, Optional<ShotLock> itsLock, String readOnlyBecause) {
+        lock.ifPresent(ShotLock::close);
+        lock = itsLock;
+        file = itsFile;
+        path.set(itsPath);
+        whyReadOnly.set(readOnlyBecause);
+        startWith(opened);
+        saved = opened;
+        opening.set(new Object());
+        update();
+    }
+
+    /** Takes up work that was not saved, as a step that can be undone. */
+    void recover(Shot unsavedWork) {
+        apply(new Edit("take up unsaved work", before -> unsavedWork));
+    }
+
+    void savedAs(Shot written, Path target, Optional<ShotLock> itsLock) {
+        if (!target.equals(path.get())) {
+            lock.ifPresent(ShotLock::close);
+            lock = itsLock;
+        }
+        path.set(target);
+        whyReadOnly.set(null);
+        saved = written;
+        update();
+    }
+
+    void close() {
+        lock.ifPresent(ShotLock::close);
+        lock = Optional.empty();
+    }
+
+    private void startWith(Shot start) {
+        history = new History(start, UNDO_BYTES);
+    }
+
+    private void update() {
+        shot.set(history.present());
+        shown.set(history.present());
+        unsaved.set(history.present() != saved);
+    }
+}

@@ -1,0 +1,19 @@
+package chalktrace.app.session;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/** Asks the person for files; empty when the question was put away. Tests answer in the person's place. */
+public interface FileChoice {
+
+    Optional<Path> openShot();
+
+    Optional<Path> saveShot(String suggestedName);
+
+    Optional<List<Path>> openMedia();
+
+    Optional<Path> saveMovie(String suggestedName);
+
+    Optional<Path> picturesFolder();
+}

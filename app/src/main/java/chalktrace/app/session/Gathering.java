@@ -1,0 +1,52 @@
+package chalktrace.app.session;
+
+import chalktrace.core.edit.Edit;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.media.footage.Gathered;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/** Takes footage and sound into the open shot, in the background. */
+public final class Gathering {
+
+    private final Document document;
+    private final Jobs jobs;
+    private final Notices notices;
+
+    Gathering(Document document, Jobs jobs, Notices notices) {
+        this.document = document;
+        this.jobs = jobs;
+        this.notices = notices;
+    }
+
+    /**
+     * Takes files in one after the other, each from a frame on. Into a shot with nothing in it the first clip also brings
+     * its rate, size and length.
+     */
+    public void takeIn(List<Path> files, int frame) {
+        for (Path file : files) {
+            look(file, frame, this::accept);
+        }
+    }
+
+    /** Looks at a file and tells what it is. */
+    public void look(Path file, int frame, Consumer<Gathered> then) {
+        jobs.run("read " + file.getFileName(), job -> Gathered.from(file, frame), then, notices::problem);
+    }
+
+    private void accept(Gathered gathered) {
+        boolean untouched = document.shot().footage().isEmpty()
+                && document.shot().levels().stream()
+                        .allMatch(level -> level.drawings().isEmpty())
+                && document.pathProperty().get() == null;
+        document.apply(new Edit("take in " + gathered.file().getFileName(), shot -> {
+            if (untouched && gathered.pictures().isPresent()) {
+                ShotSetup offered = gathered.offeredSetup(shot.setup(), Optional.empty());
+                return gathered.edit(shot).change().apply(shot.withSetup(offered));
+            }
+            return gathered.edit(shot).change().apply(shot);
+        }));
+    }
+}

@@ -1,0 +1,124 @@
+package chalktrace.app.session;
+
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+
+/** Long work, one piece after the other on one background thread, each with a name, a progress and a way to end it. */
+public final class Jobs {
+
+    private static final Logger LOG = Logger.getLogger(Jobs.class.getName());
+
+    /** Work that may fail with a sentence for the person. */
+    @FunctionalInterface
+    public interface Work<T> {
+        T run(Job job) throws Exception;
+    }
+
+    /** One piece of work. */
+    public static final class Job {
+
+        private final String name;
+        private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(-1);
+        private final AtomicBoolean cancelled = new AtomicBoolean();
+
+        private Job(String name) {
+            this.name = name;
+        }
+
+        /** What it does, as the artist would say it. */
+        public String name() {
+            return name;
+        }
+
+        /** 0 to 1; negative while nothing is known. */
+        public ReadOnlyDoubleProperty progressProperty() {
+            return progress.getReadOnlyProperty();
+        }
+
+        public void cancel() {
+            cancelled.set(true);
+        }
+
+        public boolean isCancelled() {
+            return cancelled.get();
+        }
+
+        /** Says how far the work is. @return false when it should end */
+        public boolean at(int done, int total) {
+            Platform.runLater(() -> progress.set((double) done / total));
+            return !isCancelled();
+        }
+    }
+
+    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread made = new Thread(task, "jobs");
+        made.setDaemon(true);
+        made.setPriority(Thread.NORM_PRIORITY - 1);
+        return made;
+    });
+
+    private final ObservableList<Job> running = FXCollections.observableArrayList();
+
+    /** The jobs that wait or run, oldest first. */
+    public ObservableList<Job> running() {
+        return running;
+    }
+
+    /** Runs work in the background; what comes of it is told on the FX thread. */
+    public <T> Job run(String name, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
+        Job job = new Job(name);
+        running.add(job);
+        thread.execute(() -> {
+            try {
+                T result = work.run(job);
+                finish(job, () -> then.accept(result));
+            } catch (Exception e) {
+                LOG.log(Level.INFO, name + " failed", e);
+                finish(job, () -> failed.accept(e));
+            }
+        });
+        return job;
+    }
+
+    /** Runs something small again and again, without showing it. */
+    void repeat(Runnable work, int everySeconds) {
+        thread.scheduleWithFixedDelay(
+                () -> {
+                    try {
+                        work.run();
+                    } catch (RuntimeException e) {
+                        LOG.log(Level.WARNING, "background work failed", e);
+                    }
+                },
+                everySeconds,
+                everySeconds,
+                TimeUnit.SECONDS);
+    }
+
+    void close() {
+        running.forEach(Job::cancel);
+        thread.shutdown();
+        try {
+            thread.awaitTermination(5, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private void finish(Job job, Runnable tell) {
+        Platform.runLater(() -> {
+            running.remove(job);
+            tell.run();
+        });
+    }
+}

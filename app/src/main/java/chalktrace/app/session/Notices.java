@@ -1,0 +1,35 @@
+package chalktrace.app.session;
+
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** The latest sentence that the program has for the artist. It stays until it is put away or another takes its place. */
+public final class Notices {
+
+    /** @param problem whether something could not be done */
+    public record Notice(String text, boolean problem) {}
+
+    private final ReadOnlyObjectWrapper<Notice> latest = new ReadOnlyObjectWrapper<>();
+
+    /** Null for none. */
+    public ReadOnlyObjectProperty<Notice> latestProperty() {
+        return latest.getReadOnlyProperty();
+    }
+
+    public void say(String text) {
+        latest.set(new Notice(text, false));
+    }
+
+    public void problem(String text) {
+        latest.set(new Notice(text, true));
+    }
+
+    /** The sentence of an exception that was made for the person, or its kind and words. */
+    public void problem(Exception e) {
+        problem(e.getMessage() == null ? e.toString() : e.getMessage());
+    }
+
+    public void putAway() {
+        latest.set(null);
+    }
+}

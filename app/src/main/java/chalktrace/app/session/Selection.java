@@ -1,0 +1,94 @@
+package chalktrace.app.session;
+
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+
+/** What is chosen, by id: it stays chosen through edits and undo, and quietly ends when it is gone. */
+public final class Selection {
+
+    /** A thing on the bench. */
+    public record Item(Kind kind, String id) {
+
+        /** What it is. */
+        public enum Kind {
+            WORD,
+            CUE,
+            /** A showing of a drawing; the id is the level's, then a colon, then its first frame. */
+            SHOWING
+        }
+
+        public static Item showing(String levelId, int start) {
+            return new Item(Kind.SHOWING, levelId + ":" + start);
+        }
+
+        /** The level of a showing. */
+        public String levelId() {
+            return id.substring(0, id.lastIndexOf(':'));
+        }
+
+        /** The first frame of a showing. */
+        public int start() {
+            return Integer.parseInt(id.substring(id.lastIndexOf(':') + 1));
+        }
+    }
+
+    private final StringProperty level = new SimpleStringProperty();
+    private final StringProperty chalk = new SimpleStringProperty();
+    private final ObjectProperty<Item> item = new SimpleObjectProperty<>();
+
+    Selection(Document document) {
+        document.shotProperty().addListener((property, before, now) -> keepWithin(now));
+        document.openingProperty().addListener(opened -> startWith(document.shot()));
+        startWith(document.shot());
+    }
+
+    /** The id of the level that is drawn on. */
+    public StringProperty levelProperty() {
+        return level;
+    }
+
+    public String level() {
+        return level.get();
+    }
+
+    /** The id of the chalk in hand. */
+    public StringProperty chalkProperty() {
+        return chalk;
+    }
+
+    /** The chosen thing on the bench; null for none. */
+    public ObjectProperty<Item> itemProperty() {
+        return item;
+    }
+
+    public boolean isChosen(Item.Kind kind, String id) {
+        return new Item(kind, id).equals(item.get());
+    }
+
+    private void startWith(Shot shot) {
+        item.set(null);
+        chalk.set(shot.chalks().get(0).id());
+        level.set(firstFree(shot).map(Level::id).orElse(null));
+    }
+
+    private void keepWithin(Shot shot) {
+        if (level.get() == null || shot.level(level.get()).isEmpty()) {
+            level.set(firstFree(shot).map(Level::id).orElse(null));
+        }
+        if (shot.chalks().stream().noneMatch(c -> c.id().equals(chalk.get()))) {
+            chalk.set(shot.chalks().get(0).id());
+        }
+    }
+
+    private static Optional<Level> firstFree(Shot shot) {
+        return shot.levels().stream()
+                .filter(l -> !shot.isLocked(l) && shot.isShown(l))
+                .findFirst()
+                .or(() -> shot.levels().stream().findFirst());
+    }
+}

@@ -1,0 +1,107 @@
+package chalktrace.app.session;
+
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.media.sound.SoundOut;
+import java.nio.file.Path;
+import java.util.function.Supplier;
+
+/** All that is open at one time: the document and what works on it. The parts of the window share one. */
+public final class Session {
+
+    private final Document document;
+    private final Selection selection;
+    private final View view = new View();
+    private final Jobs jobs = new Jobs();
+    private final Notices notices = new Notices();
+    private final Footages footages;
+    private final Thumbnails thumbnails;
+    private final Sounds sounds;
+    private final Transport transport;
+    private final Shelf shelf;
+    private final Gathering gathering;
+    private final Exporting exporting;
+
+    /**
+     * @param devices opens the sound device, or its stand-in
+     * @param stateFolder where the program keeps what is not part of a shot
+     */
+    public Session(Supplier<SoundOut> devices, Path stateFolder) {
+        document = new Document(Shot.empty("untitled", ShotSetup.standard()));
+        selection = new Selection(document);
+        footages = new Footages(document);
+        thumbnails = new Thumbnails(footages);
+        sounds = new Sounds(document);
+        transport = new Transport(document, sounds, devices);
+        shelf = new Shelf(document, jobs, notices, stateFolder);
+        gathering = new Gathering(document, jobs, notices);
+        exporting = new Exporting(document, jobs, notices);
+    }
+
+    public Document document() {
+        return document;
+    }
+
+    public Shot shot() {
+        return document.shot();
+    }
+
+    public Selection selection() {
+        return selection;
+    }
+
+    public View view() {
+        return view;
+    }
+
+    public Jobs jobs() {
+        return jobs;
+    }
+
+    public Notices notices() {
+        return notices;
+    }
+
+    public Footages footages() {
+        return footages;
+    }
+
+    public Thumbnails thumbnails() {
+        return thumbnails;
+    }
+
+    public Sounds sounds() {
+        return sounds;
+    }
+
+    public Transport transport() {
+        return transport;
+    }
+
+    public Shelf shelf() {
+        return shelf;
+    }
+
+    public Gathering gathering() {
+        return gathering;
+    }
+
+    public Exporting exporting() {
+        return exporting;
+    }
+
+    /** Looks for the sound device, once the window is there. */
+    public void openSoundDevice() {
+        transport.openDevice();
+    }
+
+    /** Lets go of all files and threads. */
+    public void close() {
+        transport.close();
+        shelf.close();
+        jobs.close();
+        thumbnails.close();
+        footages.close();
+        sounds.close();
+    }
+}

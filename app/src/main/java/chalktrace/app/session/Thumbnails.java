@@ -1,0 +1,112 @@
+package chalktrace.app.session;
+
+import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureSampling;
+import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.footage.Reference;
+import chalktrace.media.footage.References;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.collections.MapChangeListener;
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+
+/** Small pictures of the footage for the bench, made in the background by one pass through each source. */
+public final class Thumbnails {
+
+    private static final Logger LOG = Logger.getLogger(Thumbnails.class.getName());
+
+    public static final int HEIGHT = 36;
+
+    /** A longer source gets every second, third ... picture. */
+    private static final int MOST = 400;
+
+    private final Map<String, Image[]> byFile = new HashMap<>();
+    private final Map<String, Future<?>> working = new HashMap<>();
+    private final ReadOnlyLongWrapper made = new ReadOnlyLongWrapper();
+    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
+        Thread worker = new Thread(task, "thumbnails");
+        worker.setDaemon(true);
+        worker.setPriority(Thread.MIN_PRIORITY);
+        return worker;
+    });
+
+    Thumbnails(Footages footages) {
+        footages.opened().addListener((MapChangeListener<String, Reference>) change -> {
+            if (change.wasRemoved()) {
+                byFile.remove(change.getKey());
+                Optional.ofNullable(working.remove(change.getKey())).ifPresent(work -> work.cancel(true));
+            }
+            if (change.wasAdded()) {
+                Image[] images =
+                        new Image[Math.min(MOST, change.getValueAdded().times().count())];
+                byFile.put(change.getKey(), images);
+                working.put(change.getKey(), thread.submit(() -> make(change.getKey(), images)));
+            }
+        });
+    }
+
+    /** Rises with each small picture. */
+    public ReadOnlyLongProperty madeProperty() {
+        return made.getReadOnlyProperty();
+    }
+
+    /** The small picture of picture {@code n} of a file with {@code count} pictures, or of one close by. */
+    public Optional<Image> of(String file, int n, int count) {
+        Image[] images = byFile.get(file);
+        return images == null
+                ? Optional.empty()
+                : Optional.ofNullable(images[(int) ((long) n * images.length / count)]);
+    }
+
+    void close() {
+        thread.shutdownNow();
+    }
+
+    private void make(String file, Image[] images) {
+        try (Reference reference = References.open(Path.of(file))) {
+            int count = reference.times().count();
+            for (int i = 0; i < images.length && !Thread.currentThread().isInterrupted(); i++) {
+                int n = (int) Math.min(count - 1L, ((long) i * count + images.length - 1) / images.length);
+                int at = i;
+                Image small = small(reference.picture(n));
+                Platform.runLater(() -> {
+                    images[at] = small;
+                    made.set(made.get() + 1);
+                });
+            }
+        } catch (UnreadableException | PictureUnavailableException e) {
+            // The board and the card of the footage say what is wrong.
+            LOG.log(Level.INFO, "no more thumbnails of " + file, e);
+        }
+    }
+
+    private static Image small(Picture picture) {
+        Picture source = picture;
+        while (source.size().height() >= 2 * HEIGHT && source.size().width() > 1) {
+            source = source.half();
+        }
+        double step = source.size().height() / (double) HEIGHT;
+        int width = Math.max(1, (int) Math.round(source.size().width() / step));
+        PictureSampling columns = new PictureSampling(step / 2 - 0.5, step, width);
+        int[] row = new int[width];
+        WritableImage image = new WritableImage(width, HEIGHT);
+        for (int y = 0; y < HEIGHT; y++) {
+            source.argbRow(columns, (y + 0.5) * step - 0.5, width, row);
+            image.getPixelWriter().setPixels(0, y, width, 1, PixelFormat.getIntArgbInstance(), row, 0, width);
+        }
+        return image;
+    }
+}

@@ -1,0 +1,42 @@
+package chalktrace.app.theme;
+
+import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignE;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignI;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignM;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignT;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignV;
+
+/** The icons of the program by what they stand for, all from one pack. */
+public final class Icons {
+
+    public static final Ikon BACK = MaterialDesignC.CHEVRON_LEFT;
+    public static final Ikon ON = MaterialDesignC.CHEVRON_RIGHT;
+    public static final Ikon FIRST = MaterialDesignC.CHEVRON_DOUBLE_LEFT;
+    public static final Ikon LAST = MaterialDesignC.CHEVRON_DOUBLE_RIGHT;
+    public static final Ikon PLAY = MaterialDesignP.PLAY;
+    public static final Ikon PAUSE = MaterialDesignP.PAUSE;
+    public static final Ikon LOOP = MaterialDesignR.REPEAT;
+    public static final Ikon SHOWN = MaterialDesignE.EYE_OUTLINE;
+    public static final Ikon HIDDEN = MaterialDesignE.EYE_OFF_OUTLINE;
+    public static final Ikon LOCKED = MaterialDesignL.LOCK_OUTLINE;
+    public static final Ikon UNLOCKED = MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE;
+    public static final Ikon DUSTER = MaterialDesignE.ERASER_VARIANT;
+    public static final Ikon ADD = MaterialDesignP.PLUS;
+    public static final Ikon REMOVE = MaterialDesignT.TRASH_CAN_OUTLINE;
+    public static final Ikon UP = MaterialDesignC.CHEVRON_UP;
+    public static final Ikon DOWN = MaterialDesignC.CHEVRON_DOWN;
+    public static final Ikon CLOSE = MaterialDesignC.CLOSE;
+    public static final Ikon MOVIE = MaterialDesignM.MOVIE_OUTLINE;
+    public static final Ikon PICTURES = MaterialDesignI.IMAGE_MULTIPLE_OUTLINE;
+    public static final Ikon FIND_FILE = MaterialDesignF.FOLDER_SEARCH_OUTLINE;
+    public static final Ikon AUDIBLE = MaterialDesignV.VOLUME_HIGH;
+    public static final Ikon MUTED = MaterialDesignV.VOLUME_OFF;
+
+    private Icons() {}
+}

@@ -1,0 +1,69 @@
+package chalktrace.app.tray;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.session.FileChoice;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Step;
+import chalktrace.app.tray.finish.FinishTray;
+import chalktrace.app.tray.gather.GatherTray;
+import chalktrace.app.tray.study.StudyTray;
+import chalktrace.app.tray.trace.TraceTray;
+import chalktrace.app.tray.voice.VoiceTray;
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The panel that serves the present step: its title, the other steps as quiet words, and what the step needs. */
+public final class Tray extends VBox {
+
+    private final Session session;
+    private final Label title = new Label();
+    private final HBox others = new HBox();
+    private final ScrollPane scroll = new ScrollPane();
+    private final Map<Step, Supplier<Node>> makers = new EnumMap<>(Step.class);
+    private final Map<Step, Node> made = new EnumMap<>(Step.class);
+
+    public Tray(Session session, FileChoice files, Runnable typeWord, Runnable typeCue) {
+        this.session = session;
+        getStyleClass().add("tray");
+        title.getStyleClass().add("step-title");
+        others.getStyleClass().add("step-words");
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(title, others, scroll);
+        makers.put(Step.GATHER, () -> new GatherTray(session, files));
+        makers.put(Step.STUDY, () -> new StudyTray(session));
+        makers.put(Step.TRACE, () -> new TraceTray(session));
+        makers.put(Step.VOICE, () -> new VoiceTray(session, typeWord, typeCue));
+        makers.put(Step.FINISH, () -> new FinishTray(session, files));
+        session.view().stepProperty().addListener(changed -> show());
+        show();
+    }
+
+    private void show() {
+        Step step = session.view().stepProperty().get();
+        title.setText(step.title());
+        others.getChildren().clear();
+        for (Step other : Step.values()) {
+            if (other != step) {
+                Button word = Buttons.text(other.title(), "go on to " + other.title(), () -> session.view()
+                        .stepProperty()
+                        .set(other));
+                word.setId("step-" + other.title().toLowerCase(Locale.ROOT));
+                others.getChildren().add(word);
+            }
+        }
+        scroll.setContent(made.computeIfAbsent(step, s -> makers.get(s).get()));
+        scroll.setVvalue(0);
+    }
+}

@@ -1,0 +1,70 @@
+package chalktrace.app.tray.gather;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.FileChoice;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SoundClip;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.beans.InvalidationListener;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.VBox;
+
+/** Each reference of the shot as a card. */
+public final class GatherTray extends VBox {
+
+    private final Session session;
+    private final FileChoice files;
+    private final VBox cards = new VBox(8);
+    private final Map<String, FootageCard> footageCards = new HashMap<>();
+    private final Map<String, SoundCard> soundCards = new HashMap<>();
+
+    public GatherTray(Session session, FileChoice files) {
+        this.session = session;
+        this.files = files;
+        getStyleClass().add("content");
+        Button add = Buttons.main(Icons.ADD, "Add footage or sound", this::add);
+        add.setMaxWidth(Double.MAX_VALUE);
+        getChildren().addAll(add, Rows.hint("Or drop files on the board. They start at the gate's frame."), cards);
+        InvalidationListener all = changed -> show();
+        session.document().shotProperty().addListener(all);
+        session.footages().opened().addListener(all);
+        session.footages().problems().addListener(all);
+        session.sounds().peaks().addListener(all);
+        session.sounds().problems().addListener(all);
+        session.thumbnails().madeProperty().addListener(all);
+        show();
+    }
+
+    private void add() {
+        files.openMedia().ifPresent(chosen -> session.gathering()
+                .takeIn(chosen, session.transport().frame()));
+    }
+
+    private void show() {
+        Shot shot = session.shot();
+        footageCards.keySet().retainAll(shot.footage().stream().map(Footage::id).toList());
+        soundCards.keySet().retainAll(shot.sounds().stream().map(SoundClip::id).toList());
+        List<Node> all = new ArrayList<>();
+        for (Footage clip : shot.footage()) {
+            FootageCard card = footageCards.computeIfAbsent(clip.id(), id -> new FootageCard(session, files, id));
+            card.show(clip);
+            all.add(card);
+        }
+        for (SoundClip clip : shot.sounds()) {
+            SoundCard card = soundCards.computeIfAbsent(clip.id(), id -> new SoundCard(session, files, id));
+            card.show(clip);
+            all.add(card);
+        }
+        if (!cards.getChildren().equals(all)) {
+            cards.getChildren().setAll(all);
+        }
+    }
+}

@@ -1,0 +1,56 @@
+package chalktrace.app.tray.study;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.shot.Mark;
+import java.util.Locale;
+import javafx.beans.InvalidationListener;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The keys and breakdowns that the artist has found. */
+public final class StudyTray extends VBox {
+
+    private final Session session;
+    private final VBox marks = new VBox();
+
+    public StudyTray(Session session) {
+        this.session = session;
+        getStyleClass().add("content");
+        getChildren()
+                .addAll(
+                        Buttons.edged(Icons.ADD, "Mark this frame (B)", () -> session.document()
+                                .apply(MarkEdits.turn(session.transport().frame()))),
+                        Rows.hint("Once for a key, again for a breakdown, again for none."),
+                        Rows.section("Keys and breakdowns"),
+                        marks,
+                        Rows.hint("Points to follow, spacing and proposals for keys will be here."));
+        InvalidationListener all = changed -> show();
+        session.document().shotProperty().addListener(all);
+        session.transport().frameProperty().addListener(all);
+        show();
+    }
+
+    private void show() {
+        marks.getChildren()
+                .setAll(session.shot().marks().stream().map(this::row).toList());
+    }
+
+    private HBox row(Mark mark) {
+        int number = session.shot().setup().number(mark.frame());
+        Label frame = Rows.number(String.format(Locale.ROOT, "%5d", number));
+        Label kind = new Label(mark.kind() == Mark.Kind.KEY ? "key" : "breakdown");
+        if (mark.kind() == Mark.Kind.BREAKDOWN) {
+            kind.getStyleClass().add("quiet");
+        }
+        HBox row = Rows.row(() -> session.transport().go(mark.frame()), frame, kind);
+        if (mark.frame() == session.transport().frame()) {
+            row.getStyleClass().add("current");
+        }
+        return row;
+    }
+}

@@ -1,0 +1,94 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import chalktrace.app.theme.Theme;
+import chalktrace.core.edit.LevelEdits;
+import chalktrace.core.shot.Level;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** One level of the stack: its name, whether it is shown and locked, how strong it is. */
+final class LevelSheet extends VBox {
+
+    private final Session session;
+    private final String id;
+    private final TextField name = new TextField();
+    private final Button eye;
+    private final Button lock;
+    private final ValueSlider opacity;
+
+    LevelSheet(Session session, String id) {
+        super(2);
+        this.session = session;
+        this.id = id;
+        getStyleClass().add("sheet-row");
+        setAlignment(Pos.CENTER_LEFT);
+        eye = Buttons.icon(
+                Icons.SHOWN,
+                "show or hide this level",
+                () -> change("show or hide a level", l -> l.withVisible(!l.visible())));
+        lock = Buttons.icon(
+                Icons.UNLOCKED,
+                "lock or unlock this level",
+                () -> change("lock or unlock a level", l -> l.withLocked(!l.locked())));
+        name.getStyleClass().add("level-name");
+        name.setFocusTraversable(false);
+        HBox.setHgrow(name, Priority.ALWAYS);
+        name.setOnAction(event -> {
+            rename();
+            getParent().requestFocus();
+        });
+        name.focusedProperty().addListener((property, before, focused) -> {
+            if (focused) {
+                session.selection().levelProperty().set(id);
+            } else {
+                rename();
+            }
+        });
+        setOnMousePressed(event -> session.selection().levelProperty().set(id));
+        HBox head = new HBox(2, name, eye, lock);
+        head.setAlignment(Pos.CENTER_LEFT);
+        opacity = new ValueSlider("opacity", 0, 100, 0, value -> {
+                    session.document().preview(null);
+                    change("fade a level", l -> l.withOpacity(value / 100));
+                })
+                .previewing(value -> session.document()
+                        .preview(LevelEdits.change("fade a level", id, l -> l.withOpacity(value / 100))));
+        getChildren().addAll(head, opacity);
+    }
+
+    void show(Level level) {
+        if (!name.isFocused()) {
+            name.setText(level.name());
+        }
+        eye.setGraphic(Theme.icon(level.visible() ? Icons.SHOWN : Icons.HIDDEN));
+        lock.setGraphic(Theme.icon(level.locked() ? Icons.LOCKED : Icons.UNLOCKED));
+        opacity.show(level.opacity() * 100);
+        getStyleClass().remove("current");
+        if (id.equals(session.selection().level())) {
+            getStyleClass().add("current");
+        }
+    }
+
+    private void rename() {
+        String typed = name.getText().strip();
+        String before = session.shot().level(id).map(Level::name).orElse("");
+        if (!typed.isEmpty() && !typed.equals(before)) {
+            change("rename a level", l -> l.withName(typed));
+        } else {
+            name.setText(before);
+        }
+    }
+
+    private void change(String what, UnaryOperator<Level> change) {
+        session.document().apply(LevelEdits.change(what, id, change));
+    }
+}

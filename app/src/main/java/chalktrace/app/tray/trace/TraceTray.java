@@ -1,0 +1,120 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Colors;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.ChalkEdits;
+import chalktrace.core.edit.LevelEdits;
+import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Level;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.beans.InvalidationListener;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ColorPicker;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The levels as a stack of sheets with the front one on top, the chalk in hand, and the onion skin. */
+public final class TraceTray extends VBox {
+
+    private final Session session;
+    private final VBox sheets = new VBox(4);
+    private final Map<String, LevelSheet> byLevel = new HashMap<>();
+    private final Label chalkName = new Label();
+    private final ColorPicker color = new ColorPicker();
+    private final ValueSlider width;
+    private final ValueSlider strength;
+
+    public TraceTray(Session session) {
+        this.session = session;
+        getStyleClass().add("content");
+        HBox levelsHead = new HBox(
+                2,
+                Rows.section("Levels"),
+                Rows.space(),
+                Buttons.icon(Icons.ADD, "new level in front of the current one", this::addLevel),
+                Buttons.icon(Icons.UP, "current level to the front by one", () -> reorder(-1)),
+                Buttons.icon(Icons.DOWN, "current level to the back by one", () -> reorder(1)),
+                Buttons.icon(Icons.REMOVE, "remove the current level", () -> session.document()
+                        .apply(LevelEdits.remove(session.selection().level()))));
+        levelsHead.setAlignment(Pos.BOTTOM_LEFT);
+        width = new ValueSlider("width px", 1, 40, 1, value -> changeChalk(chalk().withWidth(value)))
+                .previewing(value -> session.document().preview(ChalkEdits.change(chalk().withWidth(value))));
+        strength = new ValueSlider("opacity", 5, 100, 0, value -> changeChalk(chalk().withOpacity(value / 100)))
+                .previewing(value -> session.document().preview(ChalkEdits.change(chalk().withOpacity(value / 100))));
+        color.setMaxWidth(Double.MAX_VALUE);
+        color.setOnAction(event -> changeChalk(chalk().withColor(Colors.rgb(color.getValue()))));
+        color.setFocusTraversable(false);
+        CheckBox onion = new CheckBox("Onion skin (W)");
+        onion.selectedProperty().bindBidirectional(session.view().onionSkinProperty());
+        onion.setFocusTraversable(false);
+        getChildren()
+                .addAll(
+                        levelsHead,
+                        sheets,
+                        Rows.section("Chalk in hand"),
+                        chalkName,
+                        color,
+                        width,
+                        strength,
+                        Rows.section("Neighbours"),
+                        onion,
+                        Rows.hint("One drawing before as solid teal lines, one after as broken plum lines."));
+        InvalidationListener all = changed -> show();
+        session.document().shotProperty().addListener(all);
+        session.selection().levelProperty().addListener(all);
+        session.selection().chalkProperty().addListener(all);
+        show();
+    }
+
+    private void show() {
+        byLevel.keySet()
+                .retainAll(session.shot().levels().stream().map(Level::id).toList());
+        List<Node> all = new ArrayList<>();
+        for (Level level : session.shot().levels()) {
+            LevelSheet sheet = byLevel.computeIfAbsent(level.id(), id -> new LevelSheet(session, id));
+            sheet.show(level);
+            all.add(sheet);
+        }
+        if (!sheets.getChildren().equals(all)) {
+            sheets.getChildren().setAll(all);
+        }
+        Chalk chalk = chalk();
+        chalkName.setText(chalk.name());
+        color.setValue(Colors.of(chalk.color()));
+        width.show(chalk.width());
+        strength.show(chalk.opacity() * 100);
+    }
+
+    private Chalk chalk() {
+        return session.shot().chalk(session.selection().chalkProperty().get());
+    }
+
+    private void changeChalk(Chalk changed) {
+        session.document().preview(null);
+        session.document().apply(ChalkEdits.change(changed));
+    }
+
+    private void addLevel() {
+        String id = session.shot().newId("level");
+        session.document()
+                .apply(LevelEdits.add(
+                        id,
+                        "level " + (session.shot().levels().size() + 1),
+                        String.valueOf(session.selection().level())));
+        session.selection().levelProperty().set(id);
+    }
+
+    private void reorder(int by) {
+        session.document().apply(LevelEdits.reorder(session.selection().level(), by));
+    }
+}

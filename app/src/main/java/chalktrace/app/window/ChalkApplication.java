@@ -1,0 +1,91 @@
+package chalktrace.app.window;
+
+import chalktrace.app.board.pen.RecordedStrokes;
+import chalktrace.app.board.pen.SimulatedPen;
+import chalktrace.app.cli.WindowOptions;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Step;
+import chalktrace.app.state.StateFolder;
+import chalktrace.app.theme.Theme;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.sound.DeviceOut;
+import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+
+/** The program with its window. */
+public final class ChalkApplication extends Application {
+
+    private static final Logger LOG = Logger.getLogger(ChalkApplication.class.getName());
+
+    /** What the launcher asked for; the toolkit makes the application itself and passes only texts. */
+    private static Request request = new Request(null, false, new WindowOptions());
+
+    private record Request(Path shot, boolean demo, WindowOptions options) {}
+
+    /** Opens the window and waits until it is closed. @return the exit code */
+    public static int open(Path shot, boolean demo, WindowOptions options) {
+        request = new Request(shot, demo, options);
+        launch(ChalkApplication.class);
+        return 0;
+    }
+
+    @Override
+    public void start(Stage stage) {
+        Theme.load();
+        Session session = new Session(DeviceOut::openOrSilent, StateFolder.path());
+        Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> {
+            LOG.log(Level.SEVERE, "uncaught", failure);
+            session.notices()
+                    .problem("Something went wrong inside the program (" + failure + "). Your work is as it was; the"
+                            + " details are in the log.");
+        });
+        Workbench window = new Workbench(stage, session, null);
+        window.show();
+        window.board().view().framesShownProperty().addListener((property, before, count) -> {
+            if (before.intValue() == 0) {
+                long since = System.currentTimeMillis()
+                        - ManagementFactory.getRuntimeMXBean().getStartTime();
+                LOG.info("first frame on the board " + since + " ms after the start");
+            }
+        });
+        begin(window, session);
+    }
+
+    private static void begin(Workbench window, Session session) {
+        WindowOptions options = request.options();
+        if (options.step() != null) {
+            session.view().stepProperty().set(Step.valueOf(options.step().toUpperCase(Locale.ROOT)));
+        }
+        try {
+            if (request.demo()) {
+                window.open(DemoShot.copyTo(StateFolder.path().resolve("demo"), options.isFresh()));
+            } else if (request.shot() != null) {
+                window.open(request.shot());
+            } else {
+                Platform.runLater(window::offerLeftover);
+            }
+            if (options.pen() != null) {
+                RecordedStrokes strokes = RecordedStrokes.read(options.pen());
+                session.document().openingProperty().addListener(opened -> window.use(new SimulatedPen(strokes)));
+            }
+        } catch (IOException | UnreadableException e) {
+            session.notices().problem(e);
+        }
+        if (options.frame() > 0) {
+            session.document()
+                    .openingProperty()
+                    .addListener(opened ->
+                            Platform.runLater(() -> session.transport().go(options.frame())));
+        }
+        if (options.picture() != null) {
+            new WindowPicture(window, session, options.picture()).takeWhenSettled();
+        }
+    }
+}

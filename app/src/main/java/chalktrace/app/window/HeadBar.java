@@ -1,0 +1,125 @@
+package chalktrace.app.window;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.keys.Action;
+import chalktrace.app.session.Jobs.Job;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import java.util.Locale;
+import javafx.beans.InvalidationListener;
+import javafx.collections.ListChangeListener;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+
+/** The head of the window: the shot and whether it is saved, what goes on, the readout. */
+final class HeadBar extends HBox {
+
+    private final Session session;
+    private final MenuButton name = new MenuButton();
+    private final Label saved = state("saved");
+    private final Label silent = state("no sound device: playing silently");
+    private final Label reading = state("reading the picture\u2026");
+    private final Label dropped = state("");
+    private final HBox jobs = new HBox(8);
+
+    HeadBar(Session session, ShotCommands commands) {
+        this.session = session;
+        getStyleClass().add("head");
+        name.getStyleClass().add("shot-menu");
+        name.setId("shot-menu");
+        name.setFocusTraversable(false);
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        name.getItems()
+                .addAll(
+                        item("New shot\u2026", Action.NEW_SHOT, commands::newShot),
+                        item("Open\u2026", Action.OPEN, commands::open),
+                        item("Save", Action.SAVE, commands::save),
+                        item("Save as\u2026", Action.SAVE_AS, commands::saveAs),
+                        new SeparatorMenuItem(),
+                        item("Undo", Action.UNDO, session.document()::undo),
+                        item("Do again", Action.REDO, session.document()::redo),
+                        new SeparatorMenuItem(),
+                        item("Quit", Action.QUIT, commands::quit));
+        name.setOnShowing(event -> nameTheSteps());
+        silent.setTooltip(new Tooltip("The machine has no sound device that works. A silent stand-in keeps time."));
+        dropped.getStyleClass().add("alert");
+        jobs.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(name, saved, Rows.space(), jobs, reading, dropped, silent, new Readout(session));
+        InvalidationListener all = changed -> show();
+        session.document().shotProperty().addListener(all);
+        session.document().unsavedProperty().addListener(all);
+        session.document().pathProperty().addListener(all);
+        session.document().whyReadOnlyProperty().addListener(all);
+        session.transport().audibleProperty().addListener(all);
+        session.transport().droppedProperty().addListener(all);
+        session.footages().settlingProperty().addListener(all);
+        session.jobs().running().addListener((ListChangeListener<Job>) change -> showJobs());
+        show();
+    }
+
+    private void show() {
+        name.setText(session.shot().name());
+        boolean readOnly = session.document().whyReadOnlyProperty().get() != null;
+        boolean unsaved = session.document().unsavedProperty().get();
+        boolean never = session.document().pathProperty().get() == null;
+        saved.setText(readOnly ? "reading only" : unsaved ? "not saved" : never ? "" : "saved");
+        visible(silent, !session.transport().audibleProperty().get());
+        visible(reading, session.footages().settlingProperty().get());
+        int missed = session.transport().droppedProperty().get();
+        dropped.setText(String.format(Locale.ROOT, "%d frame%s dropped", missed, missed == 1 ? "" : "s"));
+        visible(dropped, missed > 0);
+    }
+
+    private void showJobs() {
+        jobs.getChildren().clear();
+        session.jobs().running().stream().findFirst().ifPresent(job -> {
+            ProgressBar bar = new ProgressBar();
+            bar.setPrefWidth(96);
+            bar.progressProperty().bind(job.progressProperty());
+            Button cancel = Buttons.icon(Icons.CLOSE, "cancel", job::cancel);
+            cancel.setId("cancel-job");
+            jobs.getChildren().addAll(state(job.name()), bar, cancel);
+        });
+    }
+
+    private void nameTheSteps() {
+        name.getItems().forEach(item -> {
+            if (item.getUserData() == Action.UNDO) {
+                item.setText("Undo " + session.document().undoName().orElse(""));
+                item.setDisable(session.document().undoName().isEmpty());
+            } else if (item.getUserData() == Action.REDO) {
+                item.setText("Do again " + session.document().redoName().orElse(""));
+                item.setDisable(session.document().redoName().isEmpty());
+            }
+        });
+    }
+
+    private static MenuItem item(String text, Action action, Runnable does) {
+        MenuItem item = new MenuItem(text);
+        item.setUserData(action);
+        item.setAccelerator(action.keys());
+        item.setOnAction(event -> does.run());
+        return item;
+    }
+
+    private static Label state(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("state");
+        label.setMinWidth(0);
+        return label;
+    }
+
+    private static void visible(Label label, boolean shown) {
+        label.setVisible(shown);
+        label.setManaged(shown);
+    }
+}

@@ -1,0 +1,144 @@
+package chalktrace.app.window;
+
+import chalktrace.app.session.FileChoice;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Theme;
+import chalktrace.media.file.ShotFile;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Alert;
+import javafx.scene.control.ButtonBar.ButtonData;
+import javafx.scene.control.ButtonType;
+import javafx.stage.Window;
+
+/** New, open, save and quit, with the one question that is asked: what to do with unsaved work. */
+final class ShotCommands {
+
+    private static final ButtonType SAVE = new ButtonType("Save", ButtonData.YES);
+    private static final ButtonType LEAVE = new ButtonType("Don't save", ButtonData.NO);
+    private static final ButtonType BACK = new ButtonType("Go back", ButtonData.CANCEL_CLOSE);
+    private static final ButtonType TAKE_UP = new ButtonType("Take it up", ButtonData.YES);
+    private static final ButtonType FORGET = new ButtonType("Remove it", ButtonData.NO);
+
+    private final Session session;
+    private final FileChoice files;
+    private final Window window;
+    private final Runnable newShotCard;
+    private final Runnable close;
+
+    ShotCommands(Session session, FileChoice files, Window window, Runnable newShotCard, Runnable close) {
+        this.session = session;
+        this.files = files;
+        this.window = window;
+        this.newShotCard = newShotCard;
+        this.close = close;
+    }
+
+    void newShot() {
+        whenWorkIsSafe(newShotCard);
+    }
+
+    void open() {
+        whenWorkIsSafe(() -> files.openShot().ifPresent(this::open));
+    }
+
+    void open(Path file) {
+        session.shelf().open(file, this::offerLeftover);
+    }
+
+    /** Takes dropped files: a shot is opened, anything else is taken in. */
+    void dropped(List<Path> dropped) {
+        Optional<Path> shot = dropped.stream()
+                .filter(file -> file.toString().toLowerCase(Locale.ROOT).endsWith(ShotFile.ENDING))
+                .findFirst();
+        if (shot.isPresent()) {
+            whenWorkIsSafe(() -> open(shot.get()));
+        } else {
+            session.gathering().takeIn(dropped, session.transport().frame());
+        }
+    }
+
+    void save() {
+        save(() -> {});
+    }
+
+    void saveAs() {
+        saveAs(() -> {});
+    }
+
+    void quit() {
+        whenWorkIsSafe(close);
+    }
+
+    /** Offers work of a shot that was never saved, left by an earlier run that did not end well. */
+    void offerLeftoverOfUnsavedShot() {
+        if (session.shelf().hasUnsavedLeftover()) {
+            offerLeftover();
+        }
+    }
+
+    private void save(Runnable then) {
+        Path path = session.document().pathProperty().get();
+        if (path == null || session.document().whyReadOnlyProperty().get() != null) {
+            saveAs(then);
+        } else {
+            session.shelf().save(path, then);
+        }
+    }
+
+    private void saveAs(Runnable then) {
+        Path before = session.document().pathProperty().get();
+        String name = before == null
+                ? session.shot().name() + ShotFile.ENDING
+                : before.getFileName().toString();
+        files.saveShot(name).ifPresent(chosen -> session.shelf().save(withEnding(chosen), then));
+    }
+
+    private void whenWorkIsSafe(Runnable then) {
+        if (!session.document().unsavedProperty().get()) {
+            then.run();
+            return;
+        }
+        ButtonType answer = ask(
+                "Save \"" + session.shot().name() + "\" first?",
+                "It has changes that are not saved.",
+                SAVE,
+                LEAVE,
+                BACK);
+        if (answer == SAVE) {
+            save(then);
+        } else if (answer == LEAVE) {
+            then.run();
+        }
+    }
+
+    private void offerLeftover() {
+        ButtonType answer = ask(
+                "Take up the unsaved work?",
+                "The program ended without saving changes of this shot. They are still here.",
+                TAKE_UP,
+                FORGET);
+        if (answer == TAKE_UP) {
+            session.shelf().recover();
+        } else {
+            session.shelf().forgetLeftover();
+        }
+    }
+
+    private ButtonType ask(String question, String why, ButtonType... answers) {
+        Alert alert = new Alert(Alert.AlertType.NONE, why, answers);
+        alert.setHeaderText(question);
+        alert.setTitle("Chalk Trace");
+        alert.initOwner(window);
+        alert.getDialogPane().getStylesheets().add(Theme.styleSheet());
+        return alert.showAndWait().orElse(answers[answers.length - 1]);
+    }
+
+    private static Path withEnding(Path chosen) {
+        return chosen.toString().toLowerCase(Locale.ROOT).endsWith(ShotFile.ENDING)
+                ? chosen
+                : chosen.resolveSibling(chosen.getFileName() + ShotFile.ENDING);
+    }
+}

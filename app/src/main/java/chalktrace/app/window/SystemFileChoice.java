@@ -1,0 +1,75 @@
+package chalktrace.app.window;
+
+import chalktrace.app.session.FileChoice;
+import chalktrace.media.file.ShotFile;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.stage.DirectoryChooser;
+import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
+import javafx.stage.Window;
+
+/** The system's own file dialogs. */
+final class SystemFileChoice implements FileChoice {
+
+    private final Window window;
+    private File lastFolder;
+
+    SystemFileChoice(Window window) {
+        this.window = window;
+    }
+
+    @Override
+    public Optional<Path> openShot() {
+        return remember(chooser("Open a shot", "Shots", "*" + ShotFile.ENDING).showOpenDialog(window));
+    }
+
+    @Override
+    public Optional<Path> saveShot(String suggestedName) {
+        FileChooser chooser = chooser("Save the shot", "Shots", "*" + ShotFile.ENDING);
+        chooser.setInitialFileName(suggestedName);
+        return remember(chooser.showSaveDialog(window));
+    }
+
+    @Override
+    public Optional<List<Path>> openMedia() {
+        List<File> files = chooser("Add footage or sound", "All files", "*").showOpenMultipleDialog(window);
+        if (files != null && !files.isEmpty()) {
+            remember(files.get(0));
+        }
+        return Optional.ofNullable(files)
+                .map(all -> all.stream().map(File::toPath).toList());
+    }
+
+    @Override
+    public Optional<Path> saveMovie(String suggestedName) {
+        FileChooser chooser = chooser("Write a movie", "Movies", "*.mp4");
+        chooser.setInitialFileName(suggestedName);
+        return remember(chooser.showSaveDialog(window));
+    }
+
+    @Override
+    public Optional<Path> picturesFolder() {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle("Choose a folder for the pictures");
+        chooser.setInitialDirectory(lastFolder);
+        return Optional.ofNullable(chooser.showDialog(window)).map(File::toPath);
+    }
+
+    private FileChooser chooser(String title, String kind, String pattern) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(title);
+        chooser.getExtensionFilters().add(new ExtensionFilter(kind, pattern));
+        chooser.setInitialDirectory(lastFolder);
+        return chooser;
+    }
+
+    private Optional<Path> remember(File file) {
+        if (file != null) {
+            lastFolder = file.getParentFile();
+        }
+        return Optional.ofNullable(file).map(File::toPath);
+    }
+}

@@ -1,0 +1,247 @@
+package chalktrace.app.window;
+
+import chalktrace.app.bench.Bench;
+import chalktrace.app.board.Board;
+import chalktrace.app.board.pen.PenSource;
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.keys.Action;
+import chalktrace.app.keys.Keys;
+import chalktrace.app.ledge.Ledge;
+import chalktrace.app.session.FileChoice;
+import chalktrace.app.session.Notices.Notice;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Tool;
+import chalktrace.app.theme.Icons;
+import chalktrace.app.theme.Theme;
+import chalktrace.app.tray.Tray;
+import chalktrace.core.edit.DrawingEdits;
+import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.shot.Chalk;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.IntConsumer;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+
+/** The window: all its parts put together, and the keys. */
+public final class Workbench {
+
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    private final Stage stage;
+    private final Session session;
+    private final ShotCommands commands;
+    private final Board board;
+    private final Bench bench;
+    private final FileChoice files;
+    private final StackPane boardArea = new StackPane();
+
+    /** @param files answers questions for files; null for the system's own dialogs */
+    public Workbench(Stage stage, Session session, FileChoice files) {
+        this.stage = stage;
+        this.session = session;
+        this.files = files == null ? new SystemFileChoice(stage) : files;
+        this.commands = new ShotCommands(session, this.files, stage, this::showNewShotCard, this::close);
+        this.board = new Board(session, commands::dropped);
+        this.bench = new Bench(session);
+        Ledge ledge = new Ledge(session);
+        Tray tray = new Tray(session, this.files, bench::typeWord, bench::typeCue);
+        boardArea.getChildren().addAll(board, notice());
+        VBox.setVgrow(boardArea, Priority.ALWAYS);
+        boardArea.setMinHeight(0);
+        VBox left = new VBox(boardArea, ledge, bench);
+        BorderPane root = new BorderPane(left, new HeadBar(session, commands), tray, null, null);
+        root.getStyleClass().add("window");
+        session.view().wholeWindowProperty().addListener((property, before, whole) -> {
+            for (Region part : List.of(ledge, tray)) {
+                part.setVisible(!whole);
+                part.setManaged(!whole);
+            }
+        });
+        Scene scene = new Scene(root, WIDTH, HEIGHT);
+        Theme.apply(scene);
+        keys().attach(scene);
+        stage.setScene(scene);
+        stage.titleProperty().bind(session.document().shotProperty().map(shot -> shot.name() + " - Chalk Trace"));
+        stage.setOnCloseRequest(event -> {
+            event.consume();
+            commands.quit();
+        });
+        root.requestFocus();
+    }
+
+    /** Shows the window. */
+    public void show() {
+        stage.show();
+        board.requestFocus();
+        session.openSoundDevice();
+    }
+
+    /** Opens a shot. */
+    public void open(Path shot) {
+        commands.open(shot);
+    }
+
+    public void offerLeftover() {
+        commands.offerLeftoverOfUnsavedShot();
+    }
+
+    public Board board() {
+        return board;
+    }
+
+    /** Lets a pen draw on the board. */
+    public void use(PenSource pen) {
+        pen.start(board.hand()::take);
+    }
+
+    void close() {
+        board.view().close();
+        session.close();
+        stage.close();
+    }
+
+    private void showNewShotCard() {
+        NewShotCard[] card = new NewShotCard[1];
+        card[0] = new NewShotCard(session, files, () -> {
+            boardArea.getChildren().remove(card[0]);
+            board.requestFocus();
+        });
+        boardArea.getChildren().add(card[0]);
+        card[0].requestFocus();
+    }
+
+    private HBox notice() {
+        Label text = new Label();
+        text.setId("notice");
+        text.setWrapText(true);
+        text.setMinHeight(Region.USE_PREF_SIZE);
+        HBox.setHgrow(text, Priority.ALWAYS);
+        HBox box = new HBox(text, Buttons.icon(Icons.CLOSE, "put this away", session.notices()::putAway));
+        box.getStyleClass().add("notice");
+        box.setMaxHeight(0);
+        box.setVisible(false);
+        StackPane.setAlignment(box, Pos.TOP_CENTER);
+        StackPane.setMargin(box, new Insets(12));
+        session.notices().latestProperty().addListener((property, before, now) -> show(box, text, now));
+        return box;
+    }
+
+    private static void show(HBox box, Label text, Notice notice) {
+        box.setVisible(notice != null);
+        box.getStyleClass().remove("problem");
+        if (notice != null) {
+            text.setText(notice.text());
+            if (notice.problem()) {
+                box.getStyleClass().add("problem");
+            }
+        }
+    }
+
+    private Keys keys() {
+        Keys keys = new Keys();
+        Steps steps = new Steps(session);
+        keys.on(Action.FRAME_BACK, () -> session.transport().step(-1))
+                .on(Action.FRAME_ON, () -> session.transport().step(1))
+                .on(Action.MARK_BACK, () -> steps.mark(-1))
+                .on(Action.MARK_ON, () -> steps.mark(1))
+                .on(Action.DRAWING_BACK, () -> steps.drawing(-1))
+                .on(Action.DRAWING_ON, () -> steps.drawing(1))
+                .on(Action.FIRST_FRAME, () -> session.transport().go(0))
+                .on(Action.LAST_FRAME, () -> session.transport()
+                        .go(session.shot().setup().length() - 1))
+                .whileHeld(Action.PEEK_BACK, session.view().peekBackProperty())
+                .whileHeld(Action.HIDE_FOOTAGE, session.view().footageHiddenProperty())
+                .whileHeld(Action.MOVE_VIEW, board.movingProperty())
+                .on(Action.ONION_SKIN, () -> session.view()
+                        .onionSkinProperty()
+                        .set(!session.view().onionSkinProperty().get()))
+                .on(Action.CHALK_OR_DUSTER, () -> session.view()
+                        .toolProperty()
+                        .set(session.view().toolProperty().get() == Tool.CHALK ? Tool.DUSTER : Tool.CHALK))
+                .on(Action.NEW_DRAWING, this::newDrawing)
+                .on(Action.HOLD_LONGER, () -> hold(1))
+                .on(Action.HOLD_SHORTER, () -> hold(-1))
+                .on(Action.MARK, () -> session.document()
+                        .apply(MarkEdits.turn(session.transport().frame())))
+                .on(Action.WORD, bench::typeWord)
+                .on(Action.CUE, bench::typeCue)
+                .on(Action.PLAY, session.transport()::togglePlay)
+                .on(Action.FIT, board.view()::fit)
+                .on(Action.WHOLE_WINDOW, () -> session.view()
+                        .wholeWindowProperty()
+                        .set(!session.view().wholeWindowProperty().get()))
+                .on(Action.REMOVE, this::removeChosen)
+                .on(Action.UNDO, () -> unlessDrawing(session.document()::undo))
+                .on(Action.REDO, () -> unlessDrawing(session.document()::redo))
+                .on(Action.NEW_SHOT, commands::newShot)
+                .on(Action.OPEN, commands::open)
+                .on(Action.SAVE, commands::save)
+                .on(Action.SAVE_AS, commands::saveAs)
+                .on(Action.QUIT, commands::quit);
+        IntConsumer take = index -> {
+            List<Chalk> chalks = session.shot().chalks();
+            if (index < chalks.size()) {
+                session.selection().chalkProperty().set(chalks.get(index).id());
+                session.view().toolProperty().set(Tool.CHALK);
+            }
+        };
+        List<Action> chalkKeys =
+                List.of(Action.CHALK_1, Action.CHALK_2, Action.CHALK_3, Action.CHALK_4, Action.CHALK_5, Action.CHALK_6);
+        for (int i = 0; i < chalkKeys.size(); i++) {
+            int index = i;
+            keys.on(chalkKeys.get(i), () -> take.accept(index));
+        }
+        return keys;
+    }
+
+    private void unlessDrawing(Runnable does) {
+        if (!board.hand().isBusy()) {
+            does.run();
+        }
+    }
+
+    private void newDrawing() {
+        StrokeLanding landing = StrokeLanding.afresh(
+                session.shot(),
+                String.valueOf(session.selection().level()),
+                session.transport().frame(),
+                session.view().holdFramesProperty().get());
+        session.document().apply(landing.make());
+    }
+
+    private void hold(int byFrames) {
+        session.document()
+                .apply(DrawingEdits.hold(
+                        String.valueOf(session.selection().level()),
+                        session.transport().frame(),
+                        byFrames));
+    }
+
+    private void removeChosen() {
+        var item = session.selection().itemProperty().get();
+        if (item == null) {
+            return;
+        }
+        session.document()
+                .apply(
+                        switch (item.kind()) {
+                            case WORD -> SpeechEdits.removeWord(item.id());
+                            case CUE -> MarkEdits.removeCue(item.id());
+                            case SHOWING -> DrawingEdits.clearShowing(item.levelId(), item.start());
+                        });
+        session.selection().itemProperty().set(null);
+    }
+}

@@ -1,0 +1,100 @@
+package chalktrace.media.footage;
+
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.shot.SoundClip;
+import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.sound.SoundFiles;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A file that has been looked at and is ready to be taken into a shot: its pictures, its sound, or both.
+ *
+ * @param pictures of footage; none for a sound
+ * @param soundSeconds how long its sound is; none without sound
+ * @param soundOffset when the sound starts after the first picture, in seconds
+ * @param startFrame the shot frame at which it is put
+ */
+public record Gathered(
+        Path file, Optional<Pictures> pictures, Optional<Double> soundSeconds, double soundOffset, int startFrame) {
+
+    /** What footage offers to a shot. */
+    public record Pictures(PictureSize size, FrameRate rate, PictureTimes times, Reference.Kind kind) {}
+
+    /**
+     * Looks at a video, picture, run of pictures or sound.
+     *
+     * @throws UnreadableException when it can't be taken in
+     */
+    public static Gathered from(Path file, int startFrame) throws UnreadableException {
+        MediaFacts facts = MediaFacts.of(file);
+        if (facts.pictures().isEmpty()) {
+            return sound(file, startFrame);
+        }
+        try (Reference reference = References.open(file)) {
+            return new Gathered(
+                    file.toAbsolutePath().normalize(),
+                    Optional.of(new Pictures(
+                            reference.displaySize(), reference.rate(), reference.times(), reference.kind())),
+                    facts.sound().map(MediaFacts.Sound::seconds),
+                    facts.sound().isPresent() ? SoundFiles.offset(file, reference.startSeconds()) : 0,
+                    startFrame);
+        }
+    }
+
+    /** Looks at the sound of a file, whether it has pictures or not. */
+    public static Gathered sound(Path file, int startFrame) throws UnreadableException {
+        return new Gathered(
+                file.toAbsolutePath().normalize(),
+                Optional.empty(),
+                Optional.of(SoundFiles.read(file).seconds()),
+                0,
+                startFrame);
+    }
+
+    /** The set-up of a shot made for this: the footage's own rate, size and length, or the sound's length. */
+    public ShotSetup offeredSetup(ShotSetup otherwise, Optional<FrameRate> wantedRate) {
+        FrameRate rate = wantedRate.orElse(pictures.map(Pictures::rate).orElse(otherwise.rate()));
+        int length = pictures.map(p -> p.times().count() == 1
+                        ? otherwise.length()
+                        : Conform.whole(0, p.times()).frames(rate, p.times()))
+                .or(() -> soundSeconds.map(seconds -> rate.frameAt(seconds) + 1))
+                .orElse(otherwise.length());
+        return new ShotSetup(
+                rate,
+                pictures.map(Pictures::size).orElse(otherwise.size()),
+                Math.max(1, Math.min(ShotSetup.LONGEST, startFrame + length)),
+                otherwise.firstNumber(),
+                otherwise.paper());
+    }
+
+    /** The edit that takes it in, with ids that are free in the shot. */
+    public Edit edit(Shot shot) {
+        String path = file.toString().replace('\\', '/');
+        String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
+        Optional<SoundClip> sound = soundSeconds.map(seconds -> new SoundClip(
+                shot.newId("sound"), name, path, shot.setup().rate().seconds(startFrame) + soundOffset, 0, false));
+        return pictures.map(p -> ReferenceEdits.takeIn(
+                        new Footage(
+                                shot.newId("footage"),
+                                name,
+                                path,
+                                Conform.whole(startFrame, p.times()),
+                                Placement.AS_IS,
+                                Footage.Look.AS_IS,
+                                true,
+                                true),
+                        sound.map(List::of).orElse(List.of())))
+                .orElseGet(() -> ReferenceEdits.takeIn(sound.orElseThrow()));
+    }
+}
