@@ -32,6 +32,10 @@ public final class YuvPicture extends Picture {
         }
     }
 
+    public Plane luma() {
+        return luma;
+    }
+
     @Override
     public long bytes() {
         return luma.bytes() + blue.bytes() + red.bytes();

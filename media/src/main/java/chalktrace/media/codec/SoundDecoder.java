@@ -5,6 +5,7 @@ import chalktrace.core.sound.ShotMix;
 import chalktrace.media.UnreadableException;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avutil.AVChannelLayout;
@@ -18,7 +19,7 @@ import org.bytedeco.ffmpeg.swresample.SwrContext;
 import org.bytedeco.javacpp.FloatPointer;
 import org.bytedeco.javacpp.PointerPointer;
 
-/** Decodes the whole sound of a file to two channels at 48 kHz. */
+/** Decodes the whole sound of a file to one or two channels at 48 kHz. */
 public final class SoundDecoder implements AutoCloseable {
 
     /** Sound is kept whole in memory: 40 minutes of two channels take a little under 1 GB. */
@@ -28,7 +29,6 @@ public final class SoundDecoder implements AutoCloseable {
     private static final double HOLE_SECONDS = 0.02;
 
     private static final int RATE = ShotMix.SAMPLE_RATE;
-    private static final int CHANNELS = ShotMix.CHANNELS;
 
     /**
      * A file's sound.
@@ -46,7 +46,14 @@ public final class SoundDecoder implements AutoCloseable {
     private final AVPacket packet = avcodec.av_packet_alloc();
     private final AVFrame frame = avutil.av_frame_alloc();
     private SwrContext resampler;
-    private float[] samples = new float[RATE * CHANNELS];
+
+    /** What the resampler was made for: it must never meet a frame of another form. */
+    private List<Integer> form = List.of();
+
+    /** One for a source of one channel, which would lose 3 dB if it were spread over two; else two. */
+    private int channels;
+
+    private float[] samples = new float[RATE];
     private int length;
     private double startSeconds = Double.NaN;
 
@@ -107,15 +114,25 @@ public final class SoundDecoder implements AutoCloseable {
                     input.file(), "has a track for sound, but nothing in it can be decoded", "Copy it again.");
         }
         flush();
-        return new Decoded(new PcmBuffer(RATE, CHANNELS, Arrays.copyOf(samples, length)), startSeconds);
+        return new Decoded(new PcmBuffer(RATE, channels, Arrays.copyOf(samples, length)), startSeconds);
     }
 
     private void drain() throws UnreadableException {
         while (avcodec.avcodec_receive_frame(decoder, frame) == 0) {
             double at = seconds();
             if (resampler == null) {
-                resampler = newResampler();
+                channels = Math.min(ShotMix.CHANNELS, frame.ch_layout().nb_channels());
                 startSeconds = Double.isNaN(at) ? 0 : at;
+            }
+            List<Integer> formNow = List.of(
+                    frame.format(), frame.sample_rate(), frame.ch_layout().nb_channels());
+            if (!formNow.equals(form)) {
+                if (resampler != null) {
+                    flush();
+                    swresample.swr_free(resampler);
+                }
+                resampler = newResampler();
+                form = formNow;
             }
             fillHole(at);
             int room = swresample.swr_get_out_samples(resampler, frame.nb_samples());
@@ -129,7 +146,7 @@ public final class SoundDecoder implements AutoCloseable {
 
     private void convert(AVFrame from, int room) throws UnreadableException {
         reserve(room);
-        try (FloatPointer out = new FloatPointer((long) Math.max(1, room) * CHANNELS);
+        try (FloatPointer out = new FloatPointer((long) Math.max(1, room) * channels);
                 PointerPointer<FloatPointer> planes = new PointerPointer<>(1)) {
             planes.put(0, out);
             int made = swresample.swr_convert(
@@ -139,18 +156,18 @@ public final class SoundDecoder implements AutoCloseable {
                     from == null ? new PointerPointer<>() : from.extended_data(),
                     from == null ? 0 : from.nb_samples());
             if (made > 0) {
-                out.get(samples, length, made * CHANNELS);
-                length += made * CHANNELS;
+                out.get(samples, length, made * channels);
+                length += made * channels;
             }
         }
     }
 
     private void fillHole(double at) throws UnreadableException {
-        double expected = startSeconds + (double) (length / CHANNELS) / RATE;
+        double expected = startSeconds + (double) (length / channels) / RATE;
         if (at - expected > HOLE_SECONDS + resamplerDelay()) {
             int silent = (int) Math.min(Integer.MAX_VALUE / 16, Math.round((at - expected) * RATE));
             reserve(silent);
-            length += silent * CHANNELS;
+            length += silent * channels;
         }
     }
 
@@ -159,8 +176,8 @@ public final class SoundDecoder implements AutoCloseable {
     }
 
     private void reserve(int moments) throws UnreadableException {
-        long needed = length + (long) moments * CHANNELS;
-        if (needed > (long) LONGEST_SECONDS * RATE * CHANNELS) {
+        long needed = length + (long) moments * channels;
+        if (needed > (long) LONGEST_SECONDS * RATE * ShotMix.CHANNELS) {
             throw UnreadableException.of(
                     input.file(),
                     "holds more than " + LONGEST_SECONDS / 60 + " minutes of sound",
@@ -180,7 +197,7 @@ public final class SoundDecoder implements AutoCloseable {
     private SwrContext newResampler() throws UnreadableException {
         SwrContext made = new SwrContext(null);
         try (AVChannelLayout stereo = new AVChannelLayout()) {
-            avutil.av_channel_layout_default(stereo, CHANNELS);
+            avutil.av_channel_layout_default(stereo, channels);
             int set = swresample.swr_alloc_set_opts2(
                     made,
                     stereo,

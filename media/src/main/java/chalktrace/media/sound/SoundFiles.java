@@ -16,7 +16,7 @@ public final class SoundFiles {
 
     private SoundFiles() {}
 
-    /** A file's sound at 48 kHz in two channels, from its first sample on. */
+    /** A file's sound at 48 kHz in one or two channels, from its first sample on. */
     public static PcmBuffer read(Path file) throws UnreadableException {
         return SoundDecoder.decode(file).pcm();
     }

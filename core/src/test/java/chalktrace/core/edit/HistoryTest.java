@@ -1,0 +1,69 @@
+package chalktrace.core.edit;
+
+import static chalktrace.core.testing.Shots.LEVEL;
+import static chalktrace.core.testing.Shots.line;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import chalktrace.core.shot.Shot;
+import chalktrace.core.testing.Shots;
+import org.junit.jupiter.api.Test;
+
+class HistoryTest {
+
+    private static Edit draw(Shot shot, int frame) {
+        return StrokeLanding.of(shot, LEVEL, frame, 2).draw(line(0, 0, frame + 1, 9));
+    }
+
+    @Test
+    void undoAndRedoGoThroughEqualValues() {
+        Shot start = Shots.empty();
+        History history = new History(start, 1 << 20);
+        history.apply(draw(history.present(), 0));
+        Shot one = history.present();
+        history.apply(draw(history.present(), 5));
+        Shot two = history.present();
+        assertThat(history.undo()).isTrue();
+        assertThat(history.present()).isEqualTo(one);
+        assertThat(history.undo()).isTrue();
+        assertThat(history.present()).isEqualTo(start);
+        assertThat(history.undo()).isFalse();
+        history.redo();
+        history.redo();
+        assertThat(history.present()).isEqualTo(two);
+        assertThat(history.redo()).isFalse();
+    }
+
+    @Test
+    void aNewEditEndsWhatCouldBeRedone() {
+        History history = new History(Shots.empty(), 1 << 20);
+        history.apply(draw(history.present(), 0));
+        history.undo();
+        history.apply(draw(history.present(), 9));
+        assertThat(history.redoName()).isEmpty();
+    }
+
+    @Test
+    void anEditThatChangesNothingIsNoStep() {
+        History history = new History(Shots.empty(), 1 << 20);
+        history.apply(new Edit("nothing", shot -> shot.withName(shot.name())));
+        assertThat(history.undoName()).isEmpty();
+    }
+
+    @Test
+    void beyondTheBudgetTheOldestStepsGo() {
+        History history = new History(Shots.empty(), 10_000);
+        for (int i = 0; i < 40; i++) {
+            history.apply(draw(history.present(), 0));
+        }
+        Shot last = history.present();
+        int steps = 0;
+        while (history.undo()) {
+            steps++;
+        }
+        assertThat(steps).isBetween(1, 5);
+        for (int i = 0; i < steps; i++) {
+            history.redo();
+        }
+        assertThat(history.present()).isEqualTo(last);
+    }
+}

@@ -1,0 +1,164 @@
+package chalktrace.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import chalktrace.core.picture.ArgbPicture;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.LevelGroup;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.testing.Shots;
+import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class FrameComposerTest {
+
+    private static final int WIDTH = 320;
+    private static final int HEIGHT = 180;
+    private static final int YELLOW = 0xFFF2D13C;
+    private static final FootagePictures NO_FOOTAGE = (footage, frame) -> Optional.empty();
+    private static final SceneOptions EXPORT = SceneOptions.export(true);
+    private static final SceneOptions ONION =
+            new SceneOptions(true, Optional.of(Shots.LEVEL), Optional.empty(), Optional.empty());
+
+    private static int[] whole(Shot shot, int frame, SceneOptions options, FootagePictures pictures) {
+        return composer().composeWhole(Scenes.of(shot, frame, options, pictures));
+    }
+
+    private static FrameComposer composer() {
+        return new FrameComposer(new RasterCache(1 << 24), new Rgb(10, 20, 30));
+    }
+
+    private static int at(int[] pixels, int x, int y) {
+        return pixels[y * WIDTH + x];
+    }
+
+    /** The middle of the line of drawing n lies at y = 20 n. */
+    private static Shot lines(Exposure... runs) {
+        return Shots.showing(runs);
+    }
+
+    @Test
+    void aDrawingShowsOnItsFramesInItsChalkAndOnNoOther() {
+        Shot shot = lines(Exposure.of(4, 2, 1));
+        assertThat(at(whole(shot, 4, EXPORT, NO_FOOTAGE), 50, 20)).isEqualTo(YELLOW);
+        assertThat(at(whole(shot, 5, EXPORT, NO_FOOTAGE), 50, 20)).isEqualTo(YELLOW);
+        assertThat(at(whole(shot, 6, EXPORT, NO_FOOTAGE), 50, 20)).isEqualTo(0xFFFFFFFF);
+        assertThat(at(whole(shot, 4, EXPORT, NO_FOOTAGE), 50, 60)).isEqualTo(0xFFFFFFFF);
+    }
+
+    @Test
+    void oneDrawingCanBeShiftedAndFadedInOneShowingOnly() {
+        Shot shot = lines(
+                Exposure.of(0, 1, 1),
+                new Exposure(1, 1, 1, Placement.AS_IS.withPosition(0, 40).withOpacity(0.5)));
+        assertThat(at(whole(shot, 0, EXPORT, NO_FOOTAGE), 50, 20)).isEqualTo(YELLOW);
+        int[] shifted = whole(shot, 1, EXPORT, NO_FOOTAGE);
+        assertThat(at(shifted, 50, 20)).isEqualTo(0xFFFFFFFF);
+        // Half yellow, half white paper.
+        int word = at(shifted, 50, 60);
+        assertThat(word >> 16 & 255).isBetween(0xF7, 0xFA);
+        assertThat(word & 255).isBetween(0x9B, 0x9F);
+    }
+
+    @Test
+    void tilesAreExactlyPiecesOfTheWhole() {
+        Shot shot = lines(Exposure.of(0, 1, 3));
+        Scene scene = Scenes.of(shot, 0, EXPORT, NO_FOOTAGE);
+        Viewpoint view = new Viewpoint(1.37, 0, -20.3, 11.8, 400, 260);
+        int[] once = new int[400 * 260];
+        composer().compose(scene, view, PixelTile.whole(once, 400, 260));
+        int[] inTiles = new int[400 * 260];
+        FrameComposer composer = composer();
+        for (int y = 0; y < 260; y += 64) {
+            for (int x = 0; x < 400; x += 64) {
+                int w = Math.min(64, 400 - x);
+                int h = Math.min(64, 260 - y);
+                composer.compose(scene, view, new PixelTile(inTiles, y * 400 + x, 400, x, y, w, h));
+            }
+        }
+        assertThat(inTiles).isEqualTo(once);
+    }
+
+    @Test
+    void onionSkinShowsTheNeighboursAndStaysOutOfAnExport() {
+        Shot shot = lines(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2), Exposure.of(4, 2, 3));
+        int[] onion = whole(shot, 2, ONION, NO_FOOTAGE);
+        int[] export = whole(shot, 2, EXPORT, NO_FOOTAGE);
+        assertThat(at(onion, 50, 20)).isNotEqualTo(0xFFFFFFFF);
+        assertThat(at(export, 50, 20)).isEqualTo(0xFFFFFFFF);
+        assertThat(at(export, 50, 60)).isEqualTo(0xFFFFFFFF);
+        // The later neighbour is broken: along its line there is ink and there is none.
+        long inked = Arrays.stream(onion, 60 * WIDTH + 15, 60 * WIDTH + 95)
+                .filter(word -> word != 0xFFFFFFFF)
+                .count();
+        assertThat(inked).isBetween(20L, 70L);
+    }
+
+    @Test
+    void aHiddenGroupHidesItsLevel() {
+        Shot shot = lines(Exposure.of(0, 1, 1))
+                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), false, false, 1)));
+        assertThat(at(whole(shot, 0, EXPORT, NO_FOOTAGE), 50, 20)).isEqualTo(0xFFFFFFFF);
+    }
+
+    @Test
+    void footageFillsThePictureAndIsFadedLightenedAndLeftOut() {
+        PictureSize size = new PictureSize(WIDTH, HEIGHT);
+        int[] red = new int[WIDTH * HEIGHT];
+        Arrays.fill(red, 0xFFC00000);
+        FootagePictures pictures =
+                (clip, frame) -> Optional.of(new FootagePictures.Shown(new ArgbPicture(size, red), size, 0));
+        Footage clip = new Footage(
+                "footage-1",
+                "clip",
+                "/clip.mp4",
+                Conform.whole(0, PictureTimes.even(FrameRate.FILM, 48)),
+                Placement.AS_IS,
+                Footage.Look.AS_IS,
+                true,
+                true);
+        Shot shot = Shots.empty().withFootage(List.of(clip));
+        assertThat(at(whole(shot, 0, EXPORT, pictures), 3, 3)).isEqualTo(0xFFC00000);
+        assertThat(at(whole(shot, 0, SceneOptions.export(false), pictures), 3, 3))
+                .isEqualTo(0xFFFFFFFF);
+        Shot faded = shot.withFootage("footage-1", c -> c.withPlacement(Placement.AS_IS.withOpacity(0.5)));
+        assertHalfWay(at(whole(faded, 0, EXPORT, pictures), 3, 3));
+        Shot light = shot.withFootage("footage-1", c -> c.withLook(Footage.Look.AS_IS.withLighten(0.5)));
+        assertHalfWay(at(whole(light, 0, EXPORT, pictures), 3, 3));
+        Shot grey = shot.withFootage("footage-1", c -> c.withLook(Footage.Look.AS_IS.withTint(1)));
+        int tinted = at(whole(grey, 0, EXPORT, pictures), 3, 3);
+        assertThat(tinted & 255).as("shades of the tint's blue").isGreaterThan(tinted >> 16 & 255);
+    }
+
+    /** Between the red 0xC00000 and white, to the nearest step. */
+    private static void assertHalfWay(int word) {
+        assertThat(word >> 16 & 255).isBetween(0xDF, 0xE0);
+        assertThat(word >> 8 & 255).isBetween(0x7F, 0x80);
+        assertThat(word & 255).isBetween(0x7F, 0x80);
+    }
+
+    @Test
+    void aPictureThatLiesOnItsSideIsTurnedUpright() {
+        // A phone's picture: stored 4 wide and 2 high, to be turned a quarter counter-clockwise.
+        int[] stored = new int[8];
+        Arrays.fill(stored, 0xFF000000);
+        stored[3] = 0xFF00FF00;
+        ArgbPicture picture = new ArgbPicture(new PictureSize(4, 2), stored);
+        PictureSize seen = new PictureSize(2, 4);
+        int[] upright = composer()
+                .composeWhole(new Scene(
+                        seen, List.of(new FootageLayer(picture, seen, 90, Placement.AS_IS, Footage.Look.AS_IS))));
+        // The upper right corner of what is stored becomes the upper left corner of what is seen.
+        assertThat(upright[0]).isEqualTo(0xFF00FF00);
+        assertThat(Arrays.stream(upright).filter(word -> word == 0xFF00FF00)).hasSize(1);
+    }
+}

@@ -1,0 +1,48 @@
+package chalktrace.core.stroke;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.core.testing.Shots;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
+
+class InkTest {
+
+    @Test
+    void aFastLineStartsAndEndsWhereThePenDid() {
+        Ink ink = new Ink("chalk-1");
+        for (int i = 0; i <= 20; i++) {
+            ink.add(new PenSample(100 + 20 * i, 50 + 5 * i, 0.7, i * 0.008));
+        }
+        Curve curve = ink.finish().curve();
+        assertThat(curve.x(0)).isCloseTo(100, within(0.01));
+        assertThat(curve.x(curve.points() - 1)).isCloseTo(500, within(Ink.FIT_TOLERANCE_PX));
+        assertThat(curve.y(curve.points() - 1)).isCloseTo(150, within(Ink.FIT_TOLERANCE_PX));
+    }
+
+    @Test
+    void aShakingHandGivesACalmerLine() {
+        SplittableRandom random = new SplittableRandom(3);
+        Ink ink = new Ink("chalk-1");
+        double rawShake = 0;
+        for (int i = 0; i <= 200; i++) {
+            double shake = random.nextDouble(-1.5, 1.5);
+            rawShake += Math.abs(shake);
+            ink.add(new PenSample(100 + i, 80 + shake, 0.5, i * 0.008));
+        }
+        double calmShake = ink.samples().stream()
+                .skip(10)
+                .mapToDouble(sample -> Math.abs(sample.y() - 80))
+                .sum();
+        assertThat(calmShake).isLessThan(rawShake * 0.6);
+    }
+
+    @Test
+    void theDusterReachesTheInkAndNotOnlyTheMiddleLine() {
+        Stroke stroke = Shots.line(0, 0, 100, 0);
+        assertThat(StrokeHit.distance(stroke, 10, 50, StrokeWidth.radius(10, 1) - 0.1))
+                .isNegative();
+        assertThat(StrokeHit.distance(stroke, 10, 50, 25)).isCloseTo(25 - StrokeWidth.radius(10, 1), within(1e-6));
+    }
+}

@@ -1,0 +1,68 @@
+package chalktrace.core.time;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import chalktrace.core.time.Conform.Pace;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+class ConformTest {
+
+    private static List<Integer> pictures(Conform conform, FrameRate rate, PictureTimes times, int frames) {
+        return IntStream.range(0, frames)
+                .mapToObj(frame -> conform.pictureAt(frame, rate, times).orElse(-1))
+                .toList();
+    }
+
+    @Test
+    void tenPicturesAtTenAFillTwentyFourFramesWhenTimeIsKept() {
+        // Arithmetic: one second either way.
+        PictureTimes times = PictureTimes.even(FrameRate.of(10), 10);
+        Conform conform = Conform.whole(0, times);
+        assertThat(conform.frames(FrameRate.FILM, times)).isEqualTo(24);
+        // Frame f lies at f/24 s; the nearest of the pictures at 0, 0.1, 0.2 ... by hand.
+        assertThat(pictures(conform, FrameRate.FILM, times, 8)).containsExactly(0, 0, 1, 1, 2, 2, 2, 3);
+    }
+
+    @Test
+    void tenPicturesFillTenFramesWhenEachBecomesOne() {
+        PictureTimes times = PictureTimes.even(FrameRate.of(10), 10);
+        Conform conform = new Conform(5, 0, 10, 1, Pace.PICTURE_FOR_FRAME);
+        assertThat(conform.frames(FrameRate.FILM, times)).isEqualTo(10);
+        assertThat(conform.pictureAt(4, FrameRate.FILM, times)).isEqualTo(OptionalInt.empty());
+        assertThat(conform.pictureAt(5, FrameRate.FILM, times)).hasValue(0);
+        assertThat(conform.pictureAt(14, FrameRate.FILM, times)).hasValue(9);
+        assertThat(conform.pictureAt(15, FrameRate.FILM, times)).isEqualTo(OptionalInt.empty());
+    }
+
+    @Test
+    void twelveAShotTakesEverySecondPictureOfTwentyFour() {
+        PictureTimes times = PictureTimes.even(FrameRate.FILM, 24);
+        assertThat(pictures(Conform.whole(0, times), FrameRate.of(12), times, 12))
+                .containsExactly(0, 2, 4, 6, 8, 10, 12, 14, 16, 18, 20, 22);
+    }
+
+    @Test
+    void unevenPicturesAreTakenByTheirTimes() {
+        PictureTimes times = PictureTimes.of(new double[] {0, 0.01, 0.2, 0.21, 0.5}, 0.1);
+        // Frames of 1/10 s: nearest to 0, 0.1, 0.2, 0.3, 0.4, 0.5; of two equally near the earlier.
+        assertThat(pictures(Conform.whole(0, times), FrameRate.of(10), times, 6))
+                .containsExactly(0, 1, 2, 3, 4, 4);
+    }
+
+    @Test
+    void everyThirdPictureHoldsForThree() {
+        PictureTimes times = PictureTimes.even(FrameRate.FILM, 12);
+        Conform thirds = new Conform(0, 0, 12, 3, Pace.KEEP_TIME);
+        assertThat(pictures(thirds, FrameRate.FILM, times, 12)).containsExactly(0, 0, 3, 3, 3, 6, 6, 6, 9, 9, 9, 9);
+    }
+
+    @Test
+    void onePictureIsHeldForTheWholeShot() {
+        PictureTimes times = PictureTimes.even(FrameRate.FILM, 1);
+        assertThat(Conform.whole(0, times).pictureAt(500, FrameRate.FILM, times))
+                .hasValue(0);
+    }
+}
