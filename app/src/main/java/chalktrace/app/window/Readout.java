@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -58,7 +59,8 @@ final class Readout extends HBox {
         });
         field.focusedProperty().addListener((property, before, focused) -> {
             if (focused) {
-                field.selectAll();
+                // After the click that brought the focus has put its caret somewhere.
+                Platform.runLater(field::selectAll);
             } else {
                 show();
             }

@@ -94,6 +94,11 @@ public final class Workbench {
         commands.open(shot);
     }
 
+    /** Takes files as if they were dropped on the board. */
+    public void drop(List<Path> dropped) {
+        commands.dropped(dropped);
+    }
+
     public void offerLeftover() {
         commands.offerLeftoverOfUnsavedShot();
     }

@@ -1,0 +1,58 @@
+package chalktrace.app;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The arrows between modules and packages. */
+@AnalyzeClasses(packages = "chalktrace", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    @ArchTest
+    static final ArchRule coreStandsOnItsOwn = noClasses()
+            .that()
+            .resideInAPackage("chalktrace.core..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("chalktrace.media..", "chalktrace.app..");
+
+    @ArchTest
+    static final ArchRule mediaKnowsNoWindow = noClasses()
+            .that()
+            .resideInAPackage("chalktrace.media..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("chalktrace.app..", "javafx..");
+
+    @ArchTest
+    static final ArchRule theCommandLineKnowsNoWindow = noClasses()
+            .that()
+            .resideInAPackage("chalktrace.app.cli..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("javafx..");
+
+    @ArchTest
+    static final ArchRule nativeCodecsAreCalledFromOnePackage = noClasses()
+            .that()
+            .resideOutsideOfPackages("chalktrace.media.codec..", "chalktrace.media.testing..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("org.bytedeco..");
+
+    @ArchTest
+    static final ArchRule coreHasNoCycles =
+            slices().matching("chalktrace.core.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule mediaHasNoCycles =
+            slices().matching("chalktrace.media.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule appHasNoCycles =
+            slices().matching("chalktrace.app.(*)..").should().beFreeOfCycles();
+}

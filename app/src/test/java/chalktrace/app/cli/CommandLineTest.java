@@ -1,0 +1,143 @@
+package chalktrace.app.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.core.time.FrameRate;
+import chalktrace.media.footage.VideoClip;
+import chalktrace.media.testing.Clips;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class CommandLineTest {
+
+    @TempDir
+    Path folder;
+
+    private Path clip;
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    @BeforeEach
+    void clip() throws Exception {
+        clip = Clips.numbered(folder.resolve("clip.mp4"), 36, FrameRate.parse("23.976"), 7);
+    }
+
+    private int run(Object... arguments) {
+        out.getBuffer().setLength(0);
+        err.getBuffer().setLength(0);
+        return ChalkCommand.run(
+                new PrintWriter(out, true),
+                new PrintWriter(err, true),
+                (shot, demo, options) -> 0,
+                Arrays.stream(arguments).map(Object::toString).toArray(String[]::new));
+    }
+
+    private JsonNode json(Object... arguments) throws Exception {
+        assertThat(run(arguments)).as(err.toString()).isZero();
+        return new ObjectMapper().readTree(out.toString());
+    }
+
+    @Test
+    void infoSaysWhatAVideoIs() throws Exception {
+        JsonNode info = json("info", clip, "--json");
+        assertThat(info.path("kind").asText()).isEqualTo("video");
+        assertThat(info.path("width").asInt()).isEqualTo(352);
+        assertThat(info.path("height").asInt()).isEqualTo(96);
+        assertThat(info.path("frames").asInt()).isEqualTo(36);
+        assertThat(info.path("rate").asText()).isEqualTo("24000/1001");
+        assertThat(info.path("seconds").asDouble()).isCloseTo(36 * 1001 / 24000.0, within(0.001));
+        assertThat(info.path("sound").path("sampleRate").asInt()).isEqualTo(48_000);
+        assertThat(info.path("sound").path("channels").asInt()).isEqualTo(2);
+        assertThat(info.path("sound").path("seconds").asDouble()).isCloseTo(1.5, within(0.05));
+    }
+
+    @Test
+    void frameWritesExactlyThatPicture() throws Exception {
+        Path png = folder.resolve("out.png");
+        json("frame", clip, 29, png, "--json");
+        try (VideoClip picture = VideoClip.open(png)) {
+            assertThat(Clips.number(picture.picture(0))).isEqualTo(29);
+        }
+    }
+
+    @Test
+    void aShotIsMadeCheckedAndExported() throws Exception {
+        Path shot = folder.resolve("walk.chalk");
+        JsonNode made = json("new", shot, "--footage", clip, "--json");
+        assertThat(made.path("frames").asInt()).isEqualTo(36);
+        assertThat(made.path("rate").asText()).isEqualTo("24000/1001");
+        assertThat(json("check-file", shot, "--json").path("whole").asBoolean()).isTrue();
+        assertThat(json("info", shot, "--json").path("footage").asInt()).isEqualTo(1);
+
+        Path movie = folder.resolve("walk-out.mp4");
+        json("export", shot, movie, "--with-footage", "--json");
+        try (VideoClip video = VideoClip.open(movie)) {
+            assertThat(video.times().count()).isEqualTo(36);
+            assertThat(Clips.number(video.picture(35))).isEqualTo(35);
+        }
+        json("export", shot, folder.resolve("run") + "/", "--json");
+        assertThat(folder.resolve("run").toFile().list()).hasSize(36);
+
+        Files.delete(clip);
+        JsonNode missing = json("check-file", shot, "--json").path("missing");
+        assertThat(missing).hasSize(1);
+        assertThat(missing.get(0).asText()).endsWith("clip.mp4");
+    }
+
+    @Test
+    void givenValuesComeBeforeTheClips() throws Exception {
+        JsonNode made = json(
+                "new",
+                folder.resolve("a.chalk"),
+                "--footage",
+                clip,
+                "--fps",
+                "12",
+                "--size",
+                "640x360",
+                "--frames",
+                "99",
+                "--json");
+        assertThat(made.path("rate").asText()).isEqualTo("12");
+        assertThat(made.path("width").asInt()).isEqualTo(640);
+        assertThat(made.path("frames").asInt()).isEqualTo(99);
+    }
+
+    @Test
+    void badInputIsOneLineAndExitsWithOne() throws Exception {
+        Path text = Files.writeString(folder.resolve("text.mp4"), "no movie");
+        Path shot = Files.writeString(folder.resolve("bad.chalk"), "no shot");
+        List<Object[]> calls = List.of(
+                new Object[] {"info", text},
+                new Object[] {"info", folder.resolve("gone.mp4")},
+                new Object[] {"frame", clip, 36, folder.resolve("o.png")},
+                new Object[] {"frame", clip, 0, folder.resolve("nowhere/o.png")},
+                new Object[] {"check-file", shot},
+                new Object[] {"export", shot, folder.resolve("o.mp4")},
+                new Object[] {"new", clip, "--footage", clip});
+        for (Object[] call : calls) {
+            assertThat(run(call)).as(Arrays.toString(call)).isEqualTo(1);
+            assertThat(err.toString().strip().lines()).as(err.toString()).hasSize(1);
+            assertThat(out.toString()).isEmpty();
+        }
+    }
+
+    @Test
+    void badUsageExitsWithTwo() {
+        assertThat(run("frame", clip, "seven", "o.png")).isEqualTo(2);
+        assertThat(run("export", folder.resolve("a.chalk"), "movie.avi")).isEqualTo(2);
+        assertThat(run("new", folder.resolve("a.chalk"), "--fps", "fast")).isEqualTo(2);
+        assertThat(run("nonsense")).isEqualTo(2);
+        assertThat(err.toString().strip().lines()).hasSize(1);
+    }
+}

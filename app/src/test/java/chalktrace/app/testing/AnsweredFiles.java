@@ -1,0 +1,41 @@
+package chalktrace.app.testing;
+
+import chalktrace.app.session.FileChoice;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/** Answers questions for files in the person's place. */
+public final class AnsweredFiles implements FileChoice {
+
+    public Path shot;
+    public Path saveAs;
+    public Path media;
+    public Path movie;
+    public Path folder;
+
+    @Override
+    public Optional<Path> openShot() {
+        return Optional.ofNullable(shot);
+    }
+
+    @Override
+    public Optional<Path> saveShot(String suggestedName) {
+        return Optional.ofNullable(saveAs);
+    }
+
+    @Override
+    public Optional<List<Path>> openMedia() {
+        return Optional.ofNullable(media).map(List::of);
+    }
+
+    @Override
+    public Optional<Path> saveMovie(String suggestedName) {
+        return Optional.ofNullable(movie);
+    }
+
+    @Override
+    public Optional<Path> picturesFolder() {
+        return Optional.ofNullable(folder);
+    }
+}

@@ -1,0 +1,85 @@
+package chalktrace.app.testing;
+
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Theme;
+import chalktrace.app.window.Workbench;
+import chalktrace.media.sound.SilentOut;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The program's window, opened for a test. */
+public final class OpenWindow {
+
+    private static final int LONGEST_WAIT_SECONDS = 60;
+
+    public final AnsweredFiles files = new AnsweredFiles();
+    public final Session session;
+    public final Workbench workbench;
+
+    /** On the FX thread. */
+    public OpenWindow(Stage stage, Path stateFolder) {
+        Theme.load();
+        session = new Session(SilentOut::new, stateFolder);
+        workbench = new Workbench(stage, session, files);
+        workbench.show();
+    }
+
+    /** Opens a shot and waits until it is there with its footage. */
+    public void open(Path shot) {
+        onFx(() -> {
+            workbench.open(shot);
+            return null;
+        });
+        await(() -> shot.toAbsolutePath()
+                .normalize()
+                .equals(session.document().pathProperty().get()));
+        awaitSettled();
+    }
+
+    /** Waits until no work runs and the board shows what it should. */
+    public void awaitSettled() {
+        WaitForAsyncUtils.waitForFxEvents();
+        await(() -> session.jobs().running().isEmpty()
+                && !session.footages().settlingProperty().get());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Waits until something is so, as seen on the FX thread. */
+    public void await(Callable<Boolean> condition) {
+        try {
+            WaitForAsyncUtils.waitFor(LONGEST_WAIT_SECONDS, TimeUnit.SECONDS, () -> onFx(condition));
+        } catch (TimeoutException e) {
+            throw new AssertionError("waited " + LONGEST_WAIT_SECONDS + " s in vain", e);
+        }
+    }
+
+    public <T> T onFx(Callable<T> call) {
+        try {
+            return WaitForAsyncUtils.asyncFx(call).get();
+        } catch (InterruptedException | ExecutionException e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    /** The screen place of a shot pixel on the board. */
+    public Point2D onScreen(double shotX, double shotY) {
+        return onFx(() -> {
+            var place = workbench.board().view().toBoard(shotX, shotY);
+            return workbench.board().localToScreen(place.getX(), place.getY());
+        });
+    }
+
+    /** Clicks a button, toggle or other node by its id. */
+    public void click(FxRobot robot, String id) {
+        Node node = robot.lookup("#" + id).query();
+        robot.clickOn(node);
+    }
+}

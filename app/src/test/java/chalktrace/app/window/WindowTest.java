@@ -1,0 +1,217 @@
+package chalktrace.app.window;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.app.session.View;
+import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.LevelEdits;
+import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Word;
+import chalktrace.core.time.FrameRate;
+import chalktrace.media.testing.Clips;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** What people do with pointer and keys, and what bad input gets. */
+@ExtendWith(ApplicationExtension.class)
+class WindowTest {
+
+    private Path folder;
+    private OpenWindow window;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        folder = Files.createTempDirectory("window");
+        window = new OpenWindow(stage, folder.resolve("state"));
+    }
+
+    private Shot shot() {
+        return window.session.shot();
+    }
+
+    private Level level() {
+        return shot().level("level-1").orElseThrow();
+    }
+
+    private void stroke(FxRobot robot, double x1, double y1, double x2, double y2) {
+        robot.moveTo(window.onScreen(x1, y1))
+                .press(MouseButton.PRIMARY)
+                .moveTo(window.onScreen((x1 + x2) / 2, (y1 + y2) / 2))
+                .moveTo(window.onScreen(x2, y2))
+                .release(MouseButton.PRIMARY);
+        window.awaitSettled();
+    }
+
+    private String notice(FxRobot robot) {
+        return robot.lookup("#notice").queryLabeled().getText();
+    }
+
+    @Test
+    void theMouseDrawsOnTwosAndTheDusterTakesItOff(FxRobot robot) {
+        stroke(robot, 300, 200, 700, 300);
+        assertThat(level().exposures()).isEqualTo(Exposures.of(Exposure.of(0, 2, 1)));
+        assertThat(level().drawing(1).orElseThrow().strokes()).hasSize(1);
+        robot.type(KeyCode.F, 2);
+        stroke(robot, 300, 260, 700, 360);
+        assertThat(level().exposures().runs()).hasSize(2);
+        robot.type(KeyCode.R);
+        assertThat(window.session.view().toolProperty().get()).isEqualTo(View.Tool.DUSTER);
+        stroke(robot, 500, 200, 500, 420);
+        assertThat(level().drawing(2).orElseThrow().strokes()).isEmpty();
+        assertThat(level().drawing(1).orElseThrow().strokes()).hasSize(1);
+    }
+
+    @Test
+    void aLockedLevelSaysAtThePenWhyItTakesNoStroke(FxRobot robot) {
+        robot.interact(
+                () -> window.session.document().apply(LevelEdits.change("lock", "level-1", l -> l.withLocked(true))));
+        stroke(robot, 300, 200, 700, 300);
+        assertThat(level().drawings()).isEmpty();
+        assertThat(robot.lookup(".pen-word").queryLabeled().isVisible()).isTrue();
+        assertThat(robot.lookup(".pen-word").queryLabeled().getText()).contains("rough is locked");
+        assertThat(robot.lookup("#landing").queryLabeled().getText()).contains("locked");
+    }
+
+    @Test
+    void aModifierHeldUnevenlyNeverEdits(FxRobot robot) {
+        robot.clickOn(window.workbench.board());
+        robot.interact(() -> window.session.document().undo());
+        Shot before = shot();
+        robot.press(KeyCode.CONTROL).press(KeyCode.Z).release(KeyCode.CONTROL).release(KeyCode.Z);
+        robot.press(KeyCode.SHIFT).press(KeyCode.D).release(KeyCode.SHIFT).release(KeyCode.D);
+        assertThat(shot()).isEqualTo(before);
+        assertThat(window.session.transport().frame()).isZero();
+        assertThat(window.workbench.board().movingProperty().get()).isFalse();
+    }
+
+    @Test
+    void inAFieldLettersAreLetters(FxRobot robot) {
+        robot.type(KeyCode.ENTER).write("fed").type(KeyCode.ENTER);
+        assertThat(shot().words()).extracting(Word::text).containsExactly("fed");
+        assertThat(window.session.transport().frame()).isZero();
+        robot.type(KeyCode.X).write("clink").type(KeyCode.ENTER);
+        assertThat(shot().cues()).extracting(Cue::name).containsExactly("clink");
+    }
+
+    @Test
+    void aWordIsMovedAndTrimmedByDraggingAndEachDragIsOneStep(FxRobot robot) {
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.VOICE);
+            window.session.document().apply(SpeechEdits.addWord(new Word("word-1", "kettle", 1.0, 2.0)));
+            window.session.transport().go(36);
+        });
+        // The gate is in the middle of the lane and the word around it, 14 px a frame: 168 px on either side.
+        var lane = robot.lookup(node -> "words lane".equals(node.getAccessibleText()))
+                .query();
+        robot.drag(lane, MouseButton.PRIMARY).moveBy(28, 0).drop();
+        Word moved = shot().words().get(0);
+        assertThat(moved.startSeconds()).isEqualTo(1.0 + 2 / 24.0, within(0.01));
+        assertThat(moved.endSeconds() - moved.startSeconds()).isEqualTo(1.0, within(1e-9));
+        assertThat(window.session.document().undoName()).hasValue("move the word kettle");
+        robot.interact(() -> window.session.document().undo());
+        assertThat(shot().words().get(0).startSeconds()).isEqualTo(1.0);
+    }
+
+    @Test
+    void draggingAnEmptyLanePullsTheShotThroughTheGate(FxRobot robot) {
+        var lane = robot.lookup(node -> "marks lane".equals(node.getAccessibleText()))
+                .query();
+        robot.drag(lane, MouseButton.PRIMARY).moveBy(-70, 0).drop();
+        assertThat(window.session.transport().frame()).isEqualTo(5);
+    }
+
+    @Test
+    void aNewShotIsMadeInOneCardWithTheClipsOwnValuesOffered(FxRobot robot) throws Exception {
+        window.files.media = Clips.numbered(folder.resolve("walk.mp4"), 60, FrameRate.of(25), 10);
+        robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
+        robot.clickOn("Take the values from a clip");
+        window.await(() ->
+                "25".equals(robot.lookup("#new-rate").queryTextInputControl().getText()));
+        robot.clickOn("#make-shot");
+        window.awaitSettled();
+        assertThat(shot().name()).isEqualTo("walk");
+        assertThat(shot().setup().rate()).isEqualTo(FrameRate.of(25));
+        assertThat(shot().setup().size()).isEqualTo(new PictureSize(352, 96));
+        assertThat(shot().setup().length()).isEqualTo(60);
+        assertThat(shot().footage()).hasSize(1);
+        assertThat(shot().sounds()).hasSize(1);
+    }
+
+    @Test
+    void aWrongSetUpIsRefusedInItsCard(FxRobot robot) {
+        robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
+        robot.doubleClickOn("#new-rate").write("fast");
+        robot.clickOn("#make-shot");
+        assertThat(robot.lookup("#make-shot").tryQuery()).isPresent();
+        robot.type(KeyCode.ESCAPE);
+        assertThat(robot.lookup("#make-shot").tryQuery()).isEmpty();
+        assertThat(shot().name()).isEqualTo("untitled");
+    }
+
+    @Test
+    void droppedFilesAreTakenInAndBadOnesSaySoAndChangeNothing(FxRobot robot) throws Exception {
+        Path clip = Clips.numbered(folder.resolve("clip.mp4"), 30, FrameRate.FILM, -1);
+        Path text = Files.writeString(folder.resolve("notes.mp4"), "no movie at all");
+        Path cut = Files.write(
+                folder.resolve("cut.mp4"), Arrays.copyOf(Files.readAllBytes(clip), (int) Files.size(clip) / 2));
+        Path letter = Files.writeString(folder.resolve("letter.chalk"), "dear sir");
+        for (Path bad : List.of(text, cut, folder.resolve("gone.mp4"), letter)) {
+            Shot before = shot();
+            robot.interact(() -> window.workbench.drop(List.of(bad)));
+            window.await(() -> notice(robot).contains(bad.getFileName().toString()));
+            assertThat(shot()).isSameAs(before);
+        }
+        robot.interact(() -> window.workbench.drop(List.of(clip)));
+        window.await(() -> shot().footage().size() == 1);
+        assertThat(shot().setup().length())
+                .as("the first clip brings its length")
+                .isEqualTo(30);
+    }
+
+    @Test
+    void unsavedWorkIsAskedAboutAndSavedOnRequest(FxRobot robot) {
+        stroke(robot, 300, 200, 700, 300);
+        window.files.saveAs = folder.resolve("mine.chalk");
+        robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
+        robot.clickOn("Go back");
+        assertThat(robot.lookup("#make-shot").tryQuery()).isEmpty();
+        robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
+        robot.clickOn("Save");
+        window.await(() -> robot.lookup("#make-shot").tryQuery().isPresent());
+        assertThat(folder.resolve("mine.chalk")).exists();
+        robot.type(KeyCode.ESCAPE);
+    }
+
+    @Test
+    void anExportCanBeCancelledAndLeavesNothing(FxRobot robot) {
+        robot.interact(() -> window.session
+                .document()
+                .apply(new Edit("long", s -> s.withSetup(s.setup().withLength(5000)))));
+        window.files.movie = folder.resolve("long.mp4");
+        window.click(robot, "step-finish");
+        robot.clickOn("Movie (MP4)");
+        window.await(() -> robot.lookup("#cancel-job").tryQuery().isPresent());
+        window.click(robot, "cancel-job");
+        window.awaitSettled();
+        assertThat(notice(robot)).contains("cancelled");
+        assertThat(folder.toFile().list()).containsExactly("state");
+    }
+}
