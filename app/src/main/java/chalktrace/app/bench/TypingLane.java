@@ -30,16 +30,14 @@ abstract class TypingLane extends Lane {
             } else if (event.getCode() == KeyCode.ENTER) {
                 finish(false);
                 event.consume();
-            } else if (event.getCode() == KeyCode.SPACE
-                    && spaceGoesOn
-                    && !field.getText().isBlank()) {
-                finish(true);
-                event.consume();
             }
         });
         field.addEventFilter(KeyEvent.KEY_TYPED, event -> {
-            if (spaceGoesOn && event.getCharacter().isBlank()) {
+            if (spaceGoesOn && event.getCharacter().equals(" ")) {
                 event.consume();
+                if (!field.getText().isBlank()) {
+                    finish(true);
+                }
             }
         });
         field.focusedProperty().addListener((property, before, focused) -> {

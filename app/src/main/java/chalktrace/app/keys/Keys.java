@@ -33,6 +33,7 @@ public final class Keys {
     /** Keys that are down but have done all that they do. */
     private final Set<KeyCode> spent = new HashSet<>();
 
+    private boolean lastPressWasOurs;
     private final Timeline roll = new Timeline();
 
     /** Does something when the action's key goes down. */
@@ -49,7 +50,14 @@ public final class Keys {
 
     public void attach(Scene scene) {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            if (press(event, scene)) {
+            lastPressWasOurs = press(event, scene);
+            if (lastPressWasOurs) {
+                event.consume();
+            }
+        });
+        // The letter of a key that opened a field is not meant for that field.
+        scene.addEventFilter(KeyEvent.KEY_TYPED, event -> {
+            if (lastPressWasOurs) {
                 event.consume();
             }
         });

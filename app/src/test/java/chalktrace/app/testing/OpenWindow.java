@@ -9,6 +9,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.logging.LogManager;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.stage.Stage;
@@ -26,6 +27,8 @@ public final class OpenWindow {
 
     /** On the FX thread. */
     public OpenWindow(Stage stage, Path stateFolder) {
+        // What the codecs say of bad files is expected here.
+        LogManager.getLogManager().reset();
         Theme.load();
         session = new Session(SilentOut::new, stateFolder);
         workbench = new Workbench(stage, session, files);
