@@ -17,7 +17,6 @@ import java.util.Map;
 import java.util.Set;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
-import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Cursor;
 import javafx.scene.Node;
@@ -237,7 +236,6 @@ public final class Bench extends VBox {
         balance.setMinWidth(28);
         HBox foot = new HBox(balance, start, back, play, on, end, loop);
         foot.getStyleClass().add("gate-foot");
-        foot.setPadding(new Insets(0, 0, 0, NAME_WIDTH));
         return foot;
     }
 }

@@ -11,6 +11,9 @@ import javafx.scene.canvas.GraphicsContext;
 /** The waveform of one sound. It is moved at its card, not here: a sound that slips unseen is worse than one more step. */
 final class SoundLane extends Lane {
 
+    /** A sound fainter than this is drawn as faint as it is. */
+    private static final double FAINTEST = 0.02;
+
     private final String sound;
 
     SoundLane(String sound, String name, Session session, BenchScale scale) {
@@ -51,7 +54,8 @@ final class SoundLane extends Lane {
         }
         g.setFill(clip.muted() ? tones().line() : tones().quiet());
         double middle = height / 2;
-        double gain = clip.muted() ? 1 : clip.gain();
+        // Each waveform fills its lane: it is read for when a sound comes, not for how loud it is.
+        double gain = 1 / Math.max(FAINTEST, peaks.loudest());
         for (int x = 0; x < width; x++) {
             double from = scale().seconds(x, width) - clip.startSeconds();
             double to = scale().seconds(x + 1, width) - clip.startSeconds();

@@ -206,10 +206,10 @@ public final class BoardView extends Region {
         }
         composer.forget();
         tiles.clear();
-        for (int y = 0; y < height; y += Tile.SIZE) {
-            for (int x = 0; x < width; x += Tile.SIZE) {
+        for (int y = 0; y < height; y += Tile.HEIGHT) {
+            for (int x = 0; x < width; x += Tile.WIDTH) {
                 tiles.add(new Tile(
-                        new Rectangle(x, y, Math.min(Tile.SIZE, width - x), Math.min(Tile.SIZE, height - y)),
+                        new Rectangle(x, y, Math.min(Tile.WIDTH, width - x), Math.min(Tile.HEIGHT, height - y)),
                         deviceScale()));
             }
         }

@@ -8,10 +8,13 @@ import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 
-/** A square of the board in device pixels with two buffers: one is seen while the other is painted. */
+/** A piece of the board in device pixels with two buffers: one is seen while the other is painted. */
 final class Tile {
 
-    static final int SIZE = 256;
+    /** Wide and low: rows of footage are converted faster the longer they are, and a stroke still touches few pixels. */
+    static final int WIDTH = 512;
+
+    static final int HEIGHT = 128;
 
     private static final class Side {
         private final int[] pixels;

@@ -1,6 +1,7 @@
 package chalktrace.app.ledge;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
 import chalktrace.app.session.Landings;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Tool;
@@ -9,7 +10,6 @@ import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.shot.Chalk;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.beans.InvalidationListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -41,14 +41,19 @@ public final class Ledge extends HBox {
         next.getStyleClass().add("quiet");
         next.setMinWidth(Region.USE_PREF_SIZE);
         getChildren().addAll(sticks, duster(), holds(), space, next, landing);
-        InvalidationListener all = changed -> show();
-        session.document().shotProperty().addListener(all);
-        session.transport().frameProperty().addListener(all);
-        session.selection().levelProperty().addListener(all);
-        session.selection().chalkProperty().addListener(all);
-        session.view().toolProperty().addListener(all);
-        session.view().holdFramesProperty().addListener(all);
-        show();
+        Refresh.on(
+                this,
+                this::showSticks,
+                session.document().shotProperty(),
+                session.selection().chalkProperty(),
+                session.view().toolProperty());
+        Refresh.on(
+                this,
+                this::showLanding,
+                session.document().shotProperty(),
+                session.transport().frameProperty(),
+                session.selection().levelProperty(),
+                session.view().holdFramesProperty());
     }
 
     private ToggleButton duster() {
@@ -88,7 +93,7 @@ public final class Ledge extends HBox {
         return all;
     }
 
-    private void show() {
+    private void showSticks() {
         List<Chalk> chalks = session.shot().chalks();
         while (shown.size() > chalks.size()) {
             shown.remove(shown.size() - 1);
@@ -108,6 +113,9 @@ public final class Ledge extends HBox {
                             .equals(session.selection().chalkProperty().get());
             shown.get(i).show(chalks.get(i), i + 1, inHand);
         }
+    }
+
+    private void showLanding() {
         StrokeLanding next = StrokeLanding.of(
                 session.shot(),
                 String.valueOf(session.selection().level()),

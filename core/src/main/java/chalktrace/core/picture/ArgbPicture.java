@@ -20,11 +20,16 @@ public final class ArgbPicture extends Picture {
     }
 
     @Override
+    public boolean isOpaque() {
+        return false;
+    }
+
+    @Override
     public void argbRow(PictureSampling columns, double row, int count, int[] out) {
         int y = PictureSampling.fixed(row);
-        int[] positions = columns.positions();
+        PictureSampling.Columns at = columns.columns(0, size().width());
         for (int i = 0; i < count; i++) {
-            out[i] = sample(positions[i], y);
+            out[i] = sample((at.first() + at.index()[i]) * 256 + at.share()[i], y);
         }
     }
 

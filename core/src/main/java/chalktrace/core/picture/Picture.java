@@ -20,6 +20,9 @@ public abstract sealed class Picture permits YuvPicture, ArgbPicture {
     /** The memory that the picture takes, in bytes, without its halves. */
     public abstract long bytes();
 
+    /** Whether no word of it is clear in any part. */
+    public abstract boolean isOpaque();
+
     /** One row of opaque or straight-alpha ARGB words into {@code out[0 .. count)}. */
     public abstract void argbRow(PictureSampling columns, double row, int count, int[] out);
 

@@ -6,41 +6,54 @@ package chalktrace.core.picture;
  */
 public final class PictureSampling {
 
-    final double first;
-    final double step;
-    final int[] luma;
-    final int[] blue;
-    final int[] red;
-    private final int[] positions;
-    private int[] chromaPositions;
+    private static final int SLOTS = 9;
+
+    private final double first;
+    private final double step;
+    private final int count;
+    private final Columns[] byShift = new Columns[3];
+    private final int[][] scratch = new int[SLOTS][0];
 
     public PictureSampling(double first, double step, int count) {
         this.first = first;
         this.step = step;
-        this.luma = new int[count];
-        this.blue = new int[count];
-        this.red = new int[count];
-        this.positions = fixed(first, step, count);
+        this.count = count;
     }
+
+    /**
+     * The columns in a plane: output i lies between {@code first + index[i]} and the sample after it.
+     *
+     * @param first the leftmost sample that is needed
+     * @param span how many samples from there on
+     * @param index of each output's left neighbour, counted from {@code first}
+     * @param share of its right neighbour, 0 to 255
+     */
+    record Columns(int first, int span, int[] index, int[] share) {}
 
     /** Whether each column is exactly one sample, side by side. */
     boolean isOneToOne() {
         return step == 1 && first == Math.rint(first);
     }
 
-    int[] positions() {
-        return positions;
+    /** The sample of the first column, where columns are whole samples. */
+    int firstSample() {
+        return (int) first;
     }
 
-    /** The positions in a plane that has one sample for {@code 1 << shift} of the picture's. */
-    int[] chromaPositions(int shift) {
-        if (shift == 0) {
-            return positions;
+    /** The columns in a plane that has one sample for {@code 1 << shift} of the picture's. */
+    Columns columns(int shift, int planeWidth) {
+        if (byShift[shift] == null) {
+            byShift[shift] = makeColumns(shift, planeWidth);
         }
-        if (chromaPositions == null) {
-            chromaPositions = fixed(toChroma(first, shift), step / (1 << shift), positions.length);
+        return byShift[shift];
+    }
+
+    /** Room for a row of numbers; each slot is a row of its own. */
+    int[] scratch(int slot, int length) {
+        if (scratch[slot].length < length) {
+            scratch[slot] = new int[length];
         }
-        return chromaPositions;
+        return scratch[slot];
     }
 
     /** A position in the plane of chroma, whose samples lie in the middle of the luma samples that they serve. */
@@ -52,11 +65,19 @@ public final class PictureSampling {
         return (int) Math.floor(position * 256 + 0.5);
     }
 
-    private static int[] fixed(double first, double step, int count) {
-        int[] out = new int[count];
+    private Columns makeColumns(int shift, int planeWidth) {
+        int[] index = new int[count];
+        int[] share = new int[count];
         for (int i = 0; i < count; i++) {
-            out[i] = fixed(first + i * step);
+            int position = fixed(toChroma(first + i * step, shift));
+            index[i] = Math.max(0, Math.min(planeWidth - 1, position >> 8));
+            share[i] = position < 0 ? 0 : position & 255;
         }
-        return out;
+        int left = index[0];
+        int span = Math.min(planeWidth - 1, index[count - 1] + 1) - left + 1;
+        for (int i = 0; i < count; i++) {
+            index[i] -= left;
+        }
+        return new Columns(left, span, index, share);
     }
 }

@@ -55,39 +55,45 @@ public final class Plane {
         return new Plane(w, h, out);
     }
 
-    /**
-     * Fills a row by sampling between four neighbours.
-     *
-     * @param columns for each output sample, the position in 24.8 fixed point
-     * @param y the row's position in 24.8 fixed point
-     */
-    void sampleRow(int[] columns, int y, int count, int[] out) {
-        int row = clamp(y >> 8, height);
-        int rowBelow = Math.min(row + 1, height - 1);
-        int fy = y < 0 ? 0 : y & 255;
-        int upper = row * width;
-        int lower = rowBelow * width;
-        if (fy == 0) {
-            lower = upper;
-        }
+    /** Fills a row by sampling between four neighbours: first the two rows are mixed, then the columns. */
+    void sampleRow(PictureSampling.Columns columns, int y, int count, int[] out, int[] mixed) {
+        mixRows(y, columns.first(), columns.span(), mixed);
+        // The last column mixes with itself.
+        mixed[columns.span()] = mixed[columns.span() - 1];
+        int[] index = columns.index();
+        int[] share = columns.share();
         for (int i = 0; i < count; i++) {
-            int position = columns[i];
-            int x = clamp(position >> 8, width);
-            int next = Math.min(x + 1, width - 1);
-            int fx = position < 0 ? 0 : position & 255;
-            int top = ((samples[upper + x] & 255) << 8)
-                    + ((samples[upper + next] & 255) - (samples[upper + x] & 255)) * fx;
-            int bottom = ((samples[lower + x] & 255) << 8)
-                    + ((samples[lower + next] & 255) - (samples[lower + x] & 255)) * fx;
-            out[i] = (top << 8) + (bottom - top) * fy + 32768 >> 16;
+            int left = mixed[index[i]];
+            out[i] = (left << 8) + (mixed[index[i] + 1] - left) * share[i] + 32768 >> 16;
         }
     }
 
-    /** As {@link #sampleRow} where every position is a whole sample: the usual case of a picture shown 1:1. */
-    void copyRow(int firstColumn, int row, int count, int[] out) {
-        int from = clamp(row, height) * width;
-        for (int i = 0; i < count; i++) {
-            out[i] = samples[from + clamp(firstColumn + i, width)] & 255;
+    /**
+     * A part of a row between two rows of samples, as 256 times the sample.
+     *
+     * @param y the row's position in 24.8 fixed point
+     */
+    void mixRows(int y, int first, int count, int[] out) {
+        int row = clamp(y >> 8, height);
+        int fy = y < 0 ? 0 : y & 255;
+        int upper = row * width + first;
+        int lower = (fy == 0 ? row : Math.min(row + 1, height - 1)) * width + first;
+        for (int x = 0; x < count; x++) {
+            out[x] = (samples[upper + x] & 255) * (256 - fy) + (samples[lower + x] & 255) * fy;
+        }
+    }
+
+    /** The samples of a row in two halves: those of even columns, and those of odd ones. */
+    void splitRow(int row, int firstPair, int pairs, int[] even, int[] odd) {
+        int from = row * width + 2 * firstPair;
+        int whole = Math.min(pairs, (width - 2 * firstPair) / 2);
+        for (int k = 0; k < whole; k++) {
+            even[k] = samples[from + 2 * k] & 255;
+            odd[k] = samples[from + 2 * k + 1] & 255;
+        }
+        if (whole < pairs) {
+            even[whole] = samples[from + 2 * whole] & 255;
+            odd[whole] = even[whole];
         }
     }
 

@@ -42,18 +42,122 @@ public final class YuvPicture extends Picture {
     }
 
     @Override
+    public boolean isOpaque() {
+        return true;
+    }
+
+    @Override
     public void argbRow(PictureSampling columns, double row, int count, int[] out) {
-        if (columns.isOneToOne() && row == Math.rint(row)) {
-            luma.copyRow((int) columns.first, (int) row, count, columns.luma);
+        int first = columns.firstSample();
+        boolean inside = first >= 0 && first + count <= luma.width() && row >= 0 && row < luma.height();
+        if (shiftX == 1 && inside && columns.isOneToOne() && row == Math.rint(row)) {
+            wholeSamples(columns, first, (int) row, count, out);
         } else {
-            luma.sampleRow(columns.positions(), PictureSampling.fixed(row), count, columns.luma);
+            betweenSamples(columns, row, count, out);
         }
-        int[] chroma = columns.chromaPositions(shiftX);
+    }
+
+    private void betweenSamples(PictureSampling columns, double row, int count, int[] out) {
+        int[] y = columns.scratch(0, count);
+        int[] u = columns.scratch(1, count);
+        int[] v = columns.scratch(2, count);
+        PictureSampling.Columns lumaColumns = columns.columns(0, luma.width());
+        PictureSampling.Columns chromaColumns = columns.columns(shiftX, blue.width());
+        int[] mixed = columns.scratch(3, Math.max(lumaColumns.span(), chromaColumns.span()) + 1);
         int chromaRow = PictureSampling.fixed(PictureSampling.toChroma(row, shiftY));
-        blue.sampleRow(chroma, chromaRow, count, columns.blue);
-        red.sampleRow(chroma, chromaRow, count, columns.red);
+        luma.sampleRow(lumaColumns, PictureSampling.fixed(row), count, y, mixed);
+        blue.sampleRow(chromaColumns, chromaRow, count, u, mixed);
+        red.sampleRow(chromaColumns, chromaRow, count, v, mixed);
+        toArgb(y, u, v, count, out);
+    }
+
+    /**
+     * The usual case of a picture shown 1:1 with chroma of half the width: even and odd columns are worked on apart, as
+     * each half is plain arithmetic on rows.
+     */
+    private void wholeSamples(PictureSampling columns, int first, int row, int count, int[] out) {
+        int firstPair = first >> 1;
+        int pairs = (first + count - 1 >> 1) - firstPair + 1;
+        int[] y0 = columns.scratch(0, pairs);
+        int[] y1 = columns.scratch(1, pairs);
+        luma.splitRow(row, firstPair, pairs, y0, y1);
+        int chromaRow = PictureSampling.fixed(PictureSampling.toChroma(row, shiftY));
+        int[] u0 = columns.scratch(2, pairs);
+        int[] u1 = columns.scratch(3, pairs);
+        int[] v0 = columns.scratch(4, pairs);
+        int[] v1 = columns.scratch(5, pairs);
+        splitChroma(blue, chromaRow, firstPair, pairs, columns, u0, u1);
+        splitChroma(red, chromaRow, firstPair, pairs, columns, v0, v1);
+        int[] even = columns.scratch(7, pairs);
+        int[] odd = columns.scratch(8, pairs);
+        toArgb(y0, u0, v0, pairs, even);
+        toArgb(y1, u1, v1, pairs, odd);
+        weave(even, odd, first & 1, count, out);
+    }
+
+    /** Chroma for even and odd columns, a quarter of a sample before and after each chroma sample's middle. */
+    private static void splitChroma(
+            Plane plane, int row, int firstPair, int pairs, PictureSampling rows, int[] even, int[] odd) {
+        int[] neighbours = rows.scratch(6, pairs + 2);
+        int[] middle = rows.scratch(7, pairs);
+        int[] right = rows.scratch(8, pairs);
+        int from = Math.max(0, firstPair - 1);
+        int to = Math.min(plane.width() - 1, firstPair + pairs);
+        plane.mixRows(row, from, to - from + 1, neighbours);
+        if (from == firstPair) {
+            System.arraycopy(neighbours, 0, neighbours, 1, to - from + 1);
+        }
+        if (to < firstPair + pairs) {
+            neighbours[pairs + 1] = neighbours[pairs];
+        }
+        // Three rows side by side instead of one read at three places: only so are several words worked on at once.
+        System.arraycopy(neighbours, 1, middle, 0, pairs);
+        System.arraycopy(neighbours, 2, right, 0, pairs);
+        for (int k = 0; k < pairs; k++) {
+            even[k] = neighbours[k] * 64 + middle[k] * 192 + 32768 >> 16;
+            odd[k] = right[k] * 64 + middle[k] * 192 + 32768 >> 16;
+        }
+    }
+
+    private static void weave(int[] even, int[] odd, int startsOdd, int count, int[] out) {
+        int i = 0;
+        if (startsOdd == 1) {
+            out[i++] = odd[0];
+        }
+        int k = startsOdd;
+        for (; i + 1 < count; i += 2, k++) {
+            out[i] = even[k];
+            out[i + 1] = odd[k];
+        }
+        if (i < count) {
+            out[i] = even[k];
+        }
+    }
+
+    /**
+     * Plain arithmetic on whole rows, so that the virtual machine works on several words at once. The bounds are kept by
+     * bits for the same reason: {@code x & ~(x >> 31)} is x, or 0 when x is negative.
+     */
+    private void toArgb(int[] y, int[] u, int[] v, int count, int[] out) {
+        int light = factors[0];
+        int redOfV = factors[1];
+        int greenOfU = factors[2];
+        int greenOfV = factors[3];
+        int blueOfU = factors[4];
+        int black = 32768 - (fullRange ? 0 : 16 * light);
+        int redBase = black - 128 * redOfV;
+        int greenBase = black + 128 * (greenOfU + greenOfV);
+        int blueBase = black - 128 * blueOfU;
         for (int i = 0; i < count; i++) {
-            out[i] = argb(columns.luma[i], columns.blue[i], columns.red[i]);
+            int base = light * y[i];
+            int r = base + redOfV * v[i] + redBase >> 16;
+            int g = base - greenOfU * u[i] - greenOfV * v[i] + greenBase >> 16;
+            int b = base + blueOfU * u[i] + blueBase >> 16;
+            // What is missing to 255, held at 0 and above on both ends.
+            int r1 = 255 - (r & ~(r >> 31));
+            int g1 = 255 - (g & ~(g >> 31));
+            int b1 = 255 - (b & ~(b >> 31));
+            out[i] = ~((r1 & ~(r1 >> 31)) << 16 | (g1 & ~(g1 >> 31)) << 8 | b1 & ~(b1 >> 31));
         }
     }
 

@@ -59,7 +59,7 @@ public record FootageLayer(
         for (int y = area.y; y < area.y + area.height; y++) {
             double sourceY = toSource.getScaleY() * (y + 0.5) + toSource.getTranslateY() - 0.5;
             source.argbRow(columns, settled(sourceY), area.width, row);
-            toning.lay(row, area.width, tile.pixels(), tile.index(area.x, y));
+            toning.lay(row, source.isOpaque(), area.width, tile.pixels(), tile.index(area.x, y));
         }
     }
 
@@ -76,7 +76,7 @@ public record FootageLayer(
                         && place.x < source.size().width()
                         && place.y < source.size().height()) {
                     one[0] = source.argbAt(place.x - 0.5, place.y - 0.5);
-                    toning.lay(one, 1, tile.pixels(), tile.index(x, y));
+                    toning.lay(one, source.isOpaque(), 1, tile.pixels(), tile.index(x, y));
                 }
             }
         }

@@ -20,11 +20,15 @@ public final class FrameComposer {
 
     /** Paints every pixel of the tile. */
     public void compose(Scene scene, Viewpoint view, PixelTile tile) {
-        for (int row = 0; row < tile.height(); row++) {
-            int from = tile.offset() + row * tile.stride();
-            Arrays.fill(tile.pixels(), from, from + tile.width(), surround.argb());
-        }
         Surface surface = new Surface(scene.size(), view, rasters);
+        boolean paperCoversIt =
+                scene.hasPaper() && view.degrees() == 0 && surface.picture().contains(tile.bounds());
+        if (!paperCoversIt) {
+            for (int row = 0; row < tile.height(); row++) {
+                int from = tile.offset() + row * tile.stride();
+                Arrays.fill(tile.pixels(), from, from + tile.width(), surround.argb());
+            }
+        }
         for (SceneLayer layer : scene.layers()) {
             layer.paint(surface, tile);
         }

@@ -1,33 +1,136 @@
 package chalktrace.core.render;
 
 import java.awt.Rectangle;
+import java.util.Arrays;
 
-/** Painted pixels: premultiplied ARGB words of a rectangle of a surface. */
-record Raster(int x, int y, int width, int height, int[] pixels) {
+/**
+ * Painted pixels of a surface: premultiplied ARGB words. A drawing is mostly bare, so only runs of painted words are kept,
+ * row by row: memory and the cost of laying them over something go with the ink and not with the area.
+ */
+final class Raster {
 
-    static final Raster NOTHING = new Raster(0, 0, 0, 0, new int[0]);
+    static final Raster NOTHING = new Raster(0, 0, new int[1], new int[0], new int[0], new int[0]);
+
+    /** Runs closer than this are kept as one: a few clear words cost less than another run. */
+    private static final int SMALLEST_GAP = 8;
+
+    private final int top;
+    private final int height;
+    private final int[] firstRunOfRow;
+    private final int[] runX;
+    private final int[] runStart;
+    private final int[] words;
+
+    private Raster(int top, int height, int[] firstRunOfRow, int[] runX, int[] runStart, int[] words) {
+        this.top = top;
+        this.height = height;
+        this.firstRunOfRow = firstRunOfRow;
+        this.runX = runX;
+        this.runStart = runStart;
+        this.words = words;
+    }
+
+    /**
+     * @param pixels premultiplied words of an area, row after row
+     * @param stride words from one row to the next
+     */
+    static Raster of(Rectangle area, int[] pixels, int stride) {
+        Builder built = new Builder(area.height);
+        for (int y = 0; y < area.height; y++) {
+            built.row(y, pixels, y * stride, area.width, area.x);
+        }
+        return built.build(area);
+    }
 
     long bytes() {
-        return 4L * pixels.length + 64;
+        return 4L * (words.length + runX.length + runStart.length + firstRunOfRow.length) + 96;
     }
 
     /** Lays the raster over a tile. @param opacity 0 to 1 */
     void over(PixelTile tile, double opacity) {
-        Rectangle area = tile.bounds().intersection(new Rectangle(x, y, width, height));
         int share = Blend.share(opacity);
-        if (area.isEmpty() || share == 0) {
+        if (share == 0) {
             return;
         }
-        for (int row = area.y; row < area.y + area.height; row++) {
-            int from = (row - y) * width + area.x - x;
-            int to = tile.index(area.x, row);
-            for (int i = 0; i < area.width; i++) {
-                int word = pixels[from + i];
-                if (word != 0) {
-                    int above = share == 256 ? word : Blend.scale(word, share);
-                    tile.pixels()[to + i] = Blend.over(tile.pixels()[to + i], above);
+        int from = Math.max(top, tile.y());
+        int to = Math.min(top + height, tile.y() + tile.height());
+        for (int y = from; y < to; y++) {
+            for (int run = firstRunOfRow[y - top]; run < firstRunOfRow[y - top + 1]; run++) {
+                int first = Math.max(runX[run], tile.x());
+                int length = runStart[run + 1] - runStart[run];
+                int end = Math.min(runX[run] + length, tile.x() + tile.width());
+                if (first < end) {
+                    lay(runStart[run] + first - runX[run], tile.pixels(), tile.index(first, y), end - first, share);
                 }
             }
+        }
+    }
+
+    private void lay(int from, int[] below, int at, int count, int share) {
+        for (int i = 0; i < count; i++) {
+            int word = words[from + i];
+            if (word != 0) {
+                below[at + i] = Blend.over(below[at + i], share == 256 ? word : Blend.scale(word, share));
+            }
+        }
+    }
+
+    private static final class Builder {
+
+        private final int[] firstRunOfRow;
+        private int[] runX = new int[64];
+        private int[] runStart = new int[65];
+        private int[] words = new int[1024];
+        private int runs;
+        private int count;
+
+        Builder(int height) {
+            firstRunOfRow = new int[height + 1];
+        }
+
+        void row(int y, int[] pixels, int offset, int width, int left) {
+            int x = 0;
+            while (x < width) {
+                if (pixels[offset + x] == 0) {
+                    x++;
+                    continue;
+                }
+                int end = x + 1;
+                int clear = 0;
+                for (int i = end; i < width && clear < SMALLEST_GAP; i++) {
+                    clear = pixels[offset + i] == 0 ? clear + 1 : 0;
+                    end = clear == 0 ? i + 1 : end;
+                }
+                run(left + x, pixels, offset + x, end - x);
+                x = end;
+            }
+            firstRunOfRow[y + 1] = runs;
+        }
+
+        private void run(int x, int[] pixels, int from, int length) {
+            if (runs == runX.length) {
+                runX = Arrays.copyOf(runX, 2 * runs);
+                runStart = Arrays.copyOf(runStart, 2 * runs + 1);
+            }
+            if (count + length > words.length) {
+                words = Arrays.copyOf(words, Math.max(2 * words.length, count + length));
+            }
+            System.arraycopy(pixels, from, words, count, length);
+            runX[runs] = x;
+            runStart[runs] = count;
+            count += length;
+            runs++;
+            runStart[runs] = count;
+        }
+
+        Raster build(Rectangle area) {
+            return new Raster(
+                    area.y,
+                    area.height,
+                    firstRunOfRow,
+                    Arrays.copyOf(runX, runs),
+                    Arrays.copyOf(runStart, runs + 1),
+                    Arrays.copyOf(words, count));
         }
     }
 }

@@ -9,4 +9,9 @@ public record Scene(PictureSize size, List<SceneLayer> layers) {
     public Scene {
         layers = List.copyOf(layers);
     }
+
+    /** Whether paper lies under everything, so that each pixel of the picture is painted. */
+    boolean hasPaper() {
+        return !layers.isEmpty() && layers.get(0) instanceof PaperLayer;
+    }
 }

@@ -21,20 +21,32 @@ final class Toning {
         this.opacity = Blend.share(opacity);
     }
 
-    /** @param row words of straight opacity; {@code count} of them go to {@code pixels} from {@code at} on */
-    void lay(int[] row, int count, int[] pixels, int at) {
-        for (int i = 0; i < count; i++) {
-            int word = row[i];
-            if (tint > 0) {
-                word = word & 0xFF000000 | Blend.mix(word, tinted(word), tint) & 0xFFFFFF;
+    /**
+     * @param row words of straight opacity; {@code count} of them go to {@code pixels} from {@code at} on; used as scratch
+     * @param opaque whether all words are known to be opaque
+     */
+    void lay(int[] row, boolean opaque, int count, int[] pixels, int at) {
+        if (tint > 0) {
+            for (int i = 0; i < count; i++) {
+                row[i] = row[i] & 0xFF000000 | Blend.mix(row[i], tinted(row[i]), tint) & 0xFFFFFF;
             }
-            if (lighten > 0) {
-                word = word & 0xFF000000 | Blend.mix(word, 0xFFFFFFFF, lighten) & 0xFFFFFF;
+        }
+        if (lighten > 0) {
+            // Plain arithmetic without branches, so that several words are worked on at once.
+            int white = Blend.scale(0xFFFFFF, lighten);
+            for (int i = 0; i < count; i++) {
+                row[i] = row[i] & 0xFF000000 | (Blend.scale(row[i], 256 - lighten) & 0xFFFFFF) + white;
             }
-            if (word >>> 24 == 255 && opacity == 256) {
-                pixels[at + i] = word;
-            } else {
-                pixels[at + i] = Blend.over(pixels[at + i], Blend.scale(Blend.premultiply(word), opacity));
+        }
+        if (opaque && opacity == 256) {
+            System.arraycopy(row, 0, pixels, at, count);
+        } else if (opaque) {
+            for (int i = 0; i < count; i++) {
+                pixels[at + i] = Blend.mix(pixels[at + i], row[i], opacity);
+            }
+        } else {
+            for (int i = 0; i < count; i++) {
+                pixels[at + i] = Blend.over(pixels[at + i], Blend.scale(Blend.premultiply(row[i]), opacity));
             }
         }
     }

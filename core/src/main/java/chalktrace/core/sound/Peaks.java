@@ -11,6 +11,7 @@ public final class Peaks {
     private final PcmBuffer sound;
     private final float[] low;
     private final float[] high;
+    private float loudest;
 
     public Peaks(PcmBuffer sound) {
         this.sound = sound;
@@ -21,11 +22,17 @@ public final class Peaks {
             Range range = exact((long) b * BLOCK, Math.min((long) (b + 1) * BLOCK, sound.length()));
             low[b] = range.low;
             high[b] = range.high;
+            loudest = Math.max(loudest, Math.max(range.high, -range.low));
         }
     }
 
     /** The lowest and highest sample of a stretch; both 0 where there is no sound. */
     public record Range(float low, float high) {}
+
+    /** The size of the loudest sample. */
+    public float loudest() {
+        return loudest;
+    }
 
     public PcmBuffer sound() {
         return sound;

@@ -1,6 +1,7 @@
 package chalktrace.app.tray.gather;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
@@ -12,7 +13,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import javafx.beans.InvalidationListener;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
@@ -33,14 +33,15 @@ public final class GatherTray extends VBox {
         Button add = Buttons.main(Icons.ADD, "Add footage or sound", this::add);
         add.setMaxWidth(Double.MAX_VALUE);
         getChildren().addAll(add, Rows.hint("Or drop files on the board. They start at the gate's frame."), cards);
-        InvalidationListener all = changed -> show();
-        session.document().shotProperty().addListener(all);
-        session.footages().opened().addListener(all);
-        session.footages().problems().addListener(all);
-        session.sounds().peaks().addListener(all);
-        session.sounds().problems().addListener(all);
-        session.thumbnails().madeProperty().addListener(all);
-        show();
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shotProperty(),
+                session.footages().opened(),
+                session.footages().problems(),
+                session.sounds().peaks(),
+                session.sounds().problems(),
+                session.thumbnails().madeProperty());
     }
 
     private void add() {

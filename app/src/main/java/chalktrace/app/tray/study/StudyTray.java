@@ -1,13 +1,13 @@
 package chalktrace.app.tray.study;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.shot.Mark;
 import java.util.Locale;
-import javafx.beans.InvalidationListener;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -29,10 +29,11 @@ public final class StudyTray extends VBox {
                         Rows.section("Keys and breakdowns"),
                         marks,
                         Rows.hint("Points to follow, spacing and proposals for keys will be here."));
-        InvalidationListener all = changed -> show();
-        session.document().shotProperty().addListener(all);
-        session.transport().frameProperty().addListener(all);
-        show();
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shotProperty(),
+                session.transport().frameProperty());
     }
 
     private void show() {

@@ -2,6 +2,7 @@ package chalktrace.app.tray.trace;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Colors;
+import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
@@ -14,7 +15,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import javafx.beans.InvalidationListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -69,11 +69,12 @@ public final class TraceTray extends VBox {
                         Rows.section("Neighbours"),
                         onion,
                         Rows.hint("One drawing before as solid teal lines, one after as broken plum lines."));
-        InvalidationListener all = changed -> show();
-        session.document().shotProperty().addListener(all);
-        session.selection().levelProperty().addListener(all);
-        session.selection().chalkProperty().addListener(all);
-        show();
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shotProperty(),
+                session.selection().levelProperty(),
+                session.selection().chalkProperty());
     }
 
     private void show() {

@@ -1,6 +1,7 @@
 package chalktrace.app.tray.voice;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
@@ -18,7 +19,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.beans.InvalidationListener;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -65,19 +65,28 @@ public final class VoiceTray extends VBox {
                         words,
                         Rows.section("Cues"),
                         cues);
-        InvalidationListener all = changed -> show();
-        session.document().shotProperty().addListener(all);
-        session.transport().frameProperty().addListener(all);
-        session.selection().itemProperty().addListener(all);
-        show();
+        Refresh.on(
+                this,
+                this::showLists,
+                session.document().shotProperty(),
+                session.selection().itemProperty());
+        Refresh.on(
+                this,
+                this::showMouth,
+                session.document().shotProperty(),
+                session.transport().frameProperty());
     }
 
-    private void show() {
+    private void showMouth() {
         Shot shot = session.shot();
         int frame = session.transport().frame();
         String now = shot.mouthAt(frame).map(MouthSpan::shape).orElse("");
         mouths.forEach(tile -> tile.setCurrent(tile.shape().equals(now)));
         showMouths.setSelected(shot.mouthPlace().filter(MouthPlace::visible).isPresent());
+    }
+
+    private void showLists() {
+        Shot shot = session.shot();
         words.getChildren().setAll(shot.words().stream().map(this::row).toList());
         cues.getChildren().setAll(shot.cues().stream().map(this::row).toList());
         if (shot.words().isEmpty()) {
