@@ -80,6 +80,12 @@ public final class OpenWindow {
         });
     }
 
+    /** Clicks what carries a text, such as an answer in a dialog, once it is there. */
+    public void clickText(FxRobot robot, String text) {
+        await(() -> robot.lookup(text).tryQuery().isPresent());
+        robot.clickOn(text);
+    }
+
     /** Clicks a button, toggle or other node by its id. */
     public void click(FxRobot robot, String id) {
         Node node = robot.lookup("#" + id).query();

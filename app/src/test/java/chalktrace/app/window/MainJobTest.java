@@ -69,7 +69,7 @@ class MainJobTest {
 
         window.files.movie = folder.resolve("out.mp4");
         window.click(robot, "step-finish");
-        robot.clickOn("Movie (MP4)");
+        window.clickText(robot, "Movie (MP4)");
         window.await(() -> Files.exists(window.files.movie));
         window.awaitSettled();
         assertStrokeIsOnItsFramesOnly(stroke);

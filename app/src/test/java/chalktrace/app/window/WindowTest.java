@@ -142,7 +142,7 @@ class WindowTest {
     void aNewShotIsMadeInOneCardWithTheClipsOwnValuesOffered(FxRobot robot) throws Exception {
         window.files.media = Clips.numbered(folder.resolve("walk.mp4"), 60, FrameRate.of(25), 10);
         robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
-        robot.clickOn("Take the values from a clip");
+        window.clickText(robot, "Take the values from a clip");
         window.await(() ->
                 "25".equals(robot.lookup("#new-rate").queryTextInputControl().getText()));
         robot.clickOn("#make-shot");
@@ -191,10 +191,10 @@ class WindowTest {
         stroke(robot, 300, 200, 700, 300);
         window.files.saveAs = folder.resolve("mine.chalk");
         robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
-        robot.clickOn("Go back");
+        window.clickText(robot, "Go back");
         assertThat(robot.lookup("#make-shot").tryQuery()).isEmpty();
         robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
-        robot.clickOn("Save");
+        window.clickText(robot, "Save");
         window.await(() -> robot.lookup("#make-shot").tryQuery().isPresent());
         assertThat(folder.resolve("mine.chalk")).exists();
         robot.type(KeyCode.ESCAPE);
@@ -207,7 +207,7 @@ class WindowTest {
                 .apply(new Edit("long", s -> s.withSetup(s.setup().withLength(5000)))));
         window.files.movie = folder.resolve("long.mp4");
         window.click(robot, "step-finish");
-        robot.clickOn("Movie (MP4)");
+        window.clickText(robot, "Movie (MP4)");
         window.await(() -> robot.lookup("#cancel-job").tryQuery().isPresent());
         window.click(robot, "cancel-job");
         window.awaitSettled();
