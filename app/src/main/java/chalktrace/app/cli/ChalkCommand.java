@@ -37,7 +37,7 @@ public final class ChalkCommand implements Callable<Integer> {
     }
 
     @Override
-    public Integer call() {
+    public Integer call() throws Exception {
         return opener.open(null, false, new WindowOptions());
     }
 

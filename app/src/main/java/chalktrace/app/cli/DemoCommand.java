@@ -15,7 +15,7 @@ final class DemoCommand implements Callable<Integer> {
     ChalkCommand chalk;
 
     @Override
-    public Integer call() {
+    public Integer call() throws Exception {
         return chalk.opener().open(null, true, options);
     }
 }

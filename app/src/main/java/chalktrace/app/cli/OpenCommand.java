@@ -20,7 +20,7 @@ final class OpenCommand implements Callable<Integer> {
     ChalkCommand chalk;
 
     @Override
-    public Integer call() {
+    public Integer call() throws Exception {
         return chalk.opener().open(shot, false, options);
     }
 }

@@ -10,7 +10,7 @@ public final class WindowOptions {
     @FunctionalInterface
     public interface Opener {
         /** @return the exit code */
-        int open(Path shot, boolean demo, WindowOptions options);
+        int open(Path shot, boolean demo, WindowOptions options) throws Exception;
     }
 
     @Option(

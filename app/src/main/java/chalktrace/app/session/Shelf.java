@@ -57,17 +57,18 @@ public final class Shelf {
         Path file = path.toAbsolutePath().normalize();
         jobs.run(
                 "open " + file.getFileName(),
-                job -> ShotFile.open(file),
-                opened -> {
-                    ShotLock.Taken taken = ShotLock.take(file);
-                    String readOnly = opened.whyReadOnly()
-                            .or(() -> taken.holder()
+                job -> new Read(ShotFile.open(file), ShotLock.take(file), Recovery.beside(file)),
+                read -> {
+                    String readOnly = read.opened
+                            .whyReadOnly()
+                            .or(() -> read.lock
+                                    .holder()
                                     .map(who -> file.getFileName() + " is open by " + who
                                             + ". You can look and draw; save under another name."))
                             .orElse(null);
                     leaveRecovery();
-                    document.open(opened.shot(), opened.file(), file, taken.lock(), readOnly);
-                    recovery = Recovery.beside(file);
+                    document.open(read.opened.shot(), read.opened.file(), file, read.lock.lock(), readOnly);
+                    recovery = read.recovery;
                     notices.putAway();
                     if (readOnly != null) {
                         notices.say(readOnly);
@@ -77,6 +78,8 @@ public final class Shelf {
                 },
                 notices::problem);
     }
+
+    private record Read(ShotFile.Opened opened, ShotLock.Taken lock, Recovery recovery) {}
 
     /** Takes up the unsaved work that was found beside the open shot, or left from a shot that was never saved. */
     public void recover() {
@@ -102,18 +105,18 @@ public final class Shelf {
         Path target = path.toAbsolutePath().normalize();
         Shot shot = document.shot();
         Recovery old = recovery;
+        ShotFile itsFile = document.file();
         boolean elsewhere = !target.equals(document.pathProperty().get());
         jobs.run(
                 "save " + target.getFileName(),
                 job -> {
-                    document.file().save(shot, target);
+                    itsFile.save(shot, target);
                     old.discard();
-                    return target;
+                    return elsewhere ? ShotLock.take(target).lock() : Optional.<ShotLock>empty();
                 },
-                saved -> {
-                    Optional<ShotLock> lock = elsewhere ? ShotLock.take(saved).lock() : Optional.empty();
-                    document.savedAs(shot, saved, lock);
-                    recovery = Recovery.beside(saved);
+                lock -> {
+                    document.savedAs(shot, target, lock);
+                    recovery = Recovery.beside(target);
                     kept = null;
                     noteChange();
                     then.run();

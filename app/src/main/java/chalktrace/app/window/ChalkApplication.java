@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Path;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
@@ -25,13 +26,23 @@ public final class ChalkApplication extends Application {
     private static final Logger LOG = Logger.getLogger(ChalkApplication.class.getName());
 
     /** What the launcher asked for; the toolkit makes the application itself and passes only texts. */
-    private static Request request = new Request(null, false, new WindowOptions());
+    private static Request request = new Request(Optional.empty(), Optional.empty(), new WindowOptions());
 
-    private record Request(Path shot, boolean demo, WindowOptions options) {}
+    private record Request(Optional<Path> shot, Optional<RecordedStrokes> strokes, WindowOptions options) {}
 
-    /** Opens the window and waits until it is closed. @return the exit code */
-    public static int open(Path shot, boolean demo, WindowOptions options) {
-        request = new Request(shot, demo, options);
+    /**
+     * Opens the window and waits until it is closed.
+     *
+     * @return the exit code
+     * @throws UnreadableException when the recorded strokes can't be read
+     * @throws IOException when the demo can't be copied
+     */
+    public static int open(Path shot, boolean demo, WindowOptions options) throws UnreadableException, IOException {
+        Optional<Path> opened = Optional.ofNullable(
+                demo ? DemoShot.copyTo(StateFolder.path().resolve("demo"), options.isFresh()) : shot);
+        Optional<RecordedStrokes> strokes =
+                options.pen() == null ? Optional.empty() : Optional.of(RecordedStrokes.read(options.pen()));
+        request = new Request(opened, strokes, options);
         launch(ChalkApplication.class);
         return 0;
     }
@@ -63,21 +74,10 @@ public final class ChalkApplication extends Application {
         if (options.step() != null) {
             session.view().stepProperty().set(Step.valueOf(options.step().toUpperCase(Locale.ROOT)));
         }
-        try {
-            if (request.demo()) {
-                window.open(DemoShot.copyTo(StateFolder.path().resolve("demo"), options.isFresh()));
-            } else if (request.shot() != null) {
-                window.open(request.shot());
-            } else {
-                Platform.runLater(window::offerLeftover);
-            }
-            if (options.pen() != null) {
-                RecordedStrokes strokes = RecordedStrokes.read(options.pen());
-                session.document().openingProperty().addListener(opened -> window.use(new SimulatedPen(strokes)));
-            }
-        } catch (IOException | UnreadableException e) {
-            session.notices().problem(e);
-        }
+        request.shot().ifPresentOrElse(window::open, () -> Platform.runLater(window::offerLeftover));
+        request.strokes().ifPresent(strokes -> session.document()
+                .openingProperty()
+                .addListener(opened -> window.use(new SimulatedPen(strokes))));
         if (options.frame() > 0) {
             session.document()
                     .openingProperty()
