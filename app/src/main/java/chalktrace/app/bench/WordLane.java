@@ -6,6 +6,7 @@ import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.shot.Word;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import javafx.geometry.VPos;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
@@ -65,64 +66,59 @@ final class WordLane extends TypingLane {
 
     @Override
     Optional<Grab> grab(double x, double y) {
-        for (Word word : session().shot().words()) {
-            double start = scale().xOfSeconds(word.startSeconds(), getWidth());
-            double end = scale().xOfSeconds(word.endSeconds(), getWidth());
-            Runnable choose = () -> session().selection().itemProperty().set(new Item(Item.Kind.WORD, word.id()));
-            if (x >= start && x <= end) {
-                if (isEdge(x, end)) {
-                    return Optional.of(new Grab(
-                            Cursor.H_RESIZE,
-                            choose,
-                            frames -> SpeechEdits.changeWord(
-                                    "trim the word " + word.text(),
-                                    word.id(),
-                                    w -> w.withTimes(
-                                            w.startSeconds(),
-                                            Math.max(
-                                                    w.startSeconds() + SHORTEST_SECONDS,
-                                                    w.endSeconds() + seconds(frames))))));
-                }
-                if (isEdge(x, start)) {
-                    return Optional.of(new Grab(
-                            Cursor.H_RESIZE,
-                            choose,
-                            frames -> SpeechEdits.changeWord(
-                                    "trim the word " + word.text(),
-                                    word.id(),
-                                    w -> w.withTimes(
-                                            Math.max(
-                                                    0,
-                                                    Math.min(
-                                                            w.endSeconds() - SHORTEST_SECONDS,
-                                                            w.startSeconds() + seconds(frames))),
-                                            w.endSeconds()))));
-                }
-                return Optional.of(new Grab(
-                        Cursor.HAND,
-                        choose,
-                        frames -> SpeechEdits.changeWord("move the word " + word.text(), word.id(), w -> {
-                            double by = Math.max(-w.startSeconds(), seconds(frames));
-                            return w.withTimes(w.startSeconds() + by, w.endSeconds() + by);
-                        })));
-            }
+        return session().shot().words().stream()
+                .filter(word -> x >= left(word) && x <= right(word))
+                .findFirst()
+                .map(word -> grab(word, x));
+    }
+
+    private Grab grab(Word word, double x) {
+        if (isEdge(x, right(word))) {
+            return grab(
+                    word,
+                    Cursor.H_RESIZE,
+                    "trim",
+                    (w, seconds) -> w.withTimes(
+                            w.startSeconds(), Math.max(w.startSeconds() + SHORTEST_SECONDS, w.endSeconds() + seconds)));
         }
-        return Optional.empty();
+        if (isEdge(x, left(word))) {
+            return grab(
+                    word,
+                    Cursor.H_RESIZE,
+                    "trim",
+                    (w, seconds) -> w.withTimes(
+                            Math.max(0, Math.min(w.endSeconds() - SHORTEST_SECONDS, w.startSeconds() + seconds)),
+                            w.endSeconds()));
+        }
+        return grab(word, Cursor.HAND, "move", (w, seconds) -> {
+            double by = Math.max(-w.startSeconds(), seconds);
+            return w.withTimes(w.startSeconds() + by, w.endSeconds() + by);
+        });
+    }
+
+    private Grab grab(Word word, Cursor cursor, String what, BiFunction<Word, Double, Word> change) {
+        return new Grab(
+                cursor,
+                () -> session().selection().itemProperty().set(new Item(Item.Kind.WORD, word.id())),
+                frames -> SpeechEdits.changeWord(
+                        what + " the word " + word.text(), word.id(), w -> change.apply(w, seconds(frames))));
+    }
+
+    private double left(Word word) {
+        return scale().xOfSeconds(word.startSeconds(), getWidth());
+    }
+
+    private double right(Word word) {
+        return scale().xOfSeconds(word.endSeconds(), getWidth());
     }
 
     @Override
     void doubleClick(double x, double y) {
         session().shot().words().stream()
-                .filter(word -> x >= scale().xOfSeconds(word.startSeconds(), getWidth())
-                        && x <= scale().xOfSeconds(word.endSeconds(), getWidth()))
+                .filter(word -> x >= left(word) && x <= right(word))
                 .findFirst()
-                .ifPresent(word -> type(
-                        scale().xOfSeconds(word.startSeconds(), getWidth()),
-                        scale().xOfSeconds(word.endSeconds(), getWidth())
-                                - scale().xOfSeconds(word.startSeconds(), getWidth()),
-                        word.text(),
-                        false,
-                        (text, on) -> session()
+                .ifPresent(
+                        word -> type(left(word), right(word) - left(word), word.text(), false, (text, on) -> session()
                                 .document()
                                 .apply(SpeechEdits.changeWord(
                                         "rename the word " + word.text(), word.id(), w -> w.withText(text)))));

@@ -100,13 +100,19 @@ public final class Document {
         return history.redoName();
     }
 
+    Optional<ShotLock> lock() {
+        return lock;
+    }
+
     ShotFile file() {
         return file;
     }
 
     /** Puts another shot in place of this one. */
     void open(Shot opened, ShotFile itsFile, Path itsPath, Optional<ShotLock> itsLock, String readOnlyBecause) {
-        lock.ifPresent(ShotLock::close);
+        if (!lock.equals(itsLock)) {
+            lock.ifPresent(ShotLock::close);
+        }
         lock = itsLock;
         file = itsFile;
         path.set(itsPath);

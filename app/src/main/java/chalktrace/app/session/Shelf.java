@@ -55,9 +55,13 @@ public final class Shelf {
      */
     public void open(Path path, Runnable leftover) {
         Path file = path.toAbsolutePath().normalize();
+        // Opened again, it is still ours.
+        Optional<ShotLock.Taken> mine = document.lock()
+                .filter(lock -> file.equals(document.pathProperty().get()))
+                .map(lock -> new ShotLock.Taken(Optional.of(lock), Optional.empty()));
         jobs.run(
                 "open " + file.getFileName(),
-                job -> new Read(ShotFile.open(file), ShotLock.take(file), Recovery.beside(file)),
+                job -> new Read(ShotFile.open(file), mine.orElseGet(() -> ShotLock.take(file)), Recovery.beside(file)),
                 read -> {
                     String readOnly = read.opened
                             .whyReadOnly()

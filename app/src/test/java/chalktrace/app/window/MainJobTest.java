@@ -66,6 +66,9 @@ class MainJobTest {
         assertThat(ShotFile.open(file).shot()).isEqualTo(saved).isNotEqualTo(before);
         window.open(file);
         assertThat(window.session.shot()).isEqualTo(saved);
+        assertThat(window.session.document().whyReadOnlyProperty().get())
+                .as("it is still ours")
+                .isNull();
 
         window.files.movie = folder.resolve("out.mp4");
         window.click(robot, "step-finish");

@@ -2,6 +2,7 @@ package chalktrace.core.edit;
 
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
@@ -11,6 +12,7 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** Edits of what is drawn and for how long it shows. */
 public final class DrawingEdits {
@@ -49,68 +51,47 @@ public final class DrawingEdits {
 
     /** Holds the showing at a frame longer (or shorter, with a negative count); what follows moves along. */
     public static Edit hold(String levelId, int frame, int byFrames) {
-        return new Edit(
-                byFrames > 0 ? "hold longer" : "hold shorter",
-                shot -> shot.withLevel(
-                        levelId,
-                        level -> shot.isLocked(level)
-                                ? level
-                                : level.with(level.exposures().held(frame, byFrames))));
+        return timing(
+                byFrames > 0 ? "hold longer" : "hold shorter", levelId, exposures -> exposures.held(frame, byFrames));
     }
 
     /** Ends the showing that starts at {@code start} before {@code newEnd}, over what follows. */
     public static Edit trim(String levelId, int start, int newEnd) {
-        return new Edit(
-                "trim a drawing's hold",
-                shot -> shot.withLevel(
-                        levelId,
-                        level -> shot.isLocked(level)
-                                ? level
-                                : level.with(level.exposures().trimmed(start, newEnd))));
+        return timing("trim a drawing's hold", levelId, exposures -> exposures.trimmed(start, newEnd));
     }
 
     /** Moves a showing to another first frame, over what is there. */
     public static Edit moveShowing(String levelId, int start, int newStart) {
-        return new Edit(
-                "move a drawing",
-                shot -> shot.withLevel(levelId, level -> {
-                    Optional<Exposure> run = level.exposures().at(start).filter(r -> r.start() == start);
-                    if (run.isEmpty() || shot.isLocked(level)) {
-                        return level;
-                    }
-                    Exposure moved = new Exposure(
-                            Math.max(0, newStart),
-                            run.get().frames(),
-                            run.get().drawing(),
-                            run.get().placement());
-                    return level.with(
-                            level.exposures().cleared(run.get().range()).with(moved));
-                }));
+        return timing("move a drawing", levelId, exposures -> exposures
+                .at(start)
+                .filter(run -> run.start() == start)
+                .map(run -> exposures
+                        .cleared(run.range())
+                        .with(new Exposure(Math.max(0, newStart), run.frames(), run.drawing(), run.placement())))
+                .orElse(exposures));
     }
 
     /** Takes the showing at a frame away; the drawing stays in its level. */
     public static Edit clearShowing(String levelId, int frame) {
-        return new Edit(
-                "take a drawing off its frames",
-                shot -> shot.withLevel(
-                        levelId,
-                        level -> shot.isLocked(level)
-                                ? level
-                                : level.exposures()
-                                        .at(frame)
-                                        .map(run -> level.with(level.exposures().cleared(run.range())))
-                                        .orElse(level)));
+        return timing("take a drawing off its frames", levelId, exposures -> exposures
+                .at(frame)
+                .map(run -> exposures.cleared(run.range()))
+                .orElse(exposures));
     }
 
     /** Shows nothing, on purpose, on a range of frames. */
     public static Edit blank(String levelId, FrameRange frames) {
-        return new Edit(
+        return timing(
                 "blank",
+                levelId,
+                exposures -> exposures.with(Exposure.of(frames.start(), frames.frames(), Exposure.BLANK)));
+    }
+
+    /** A change of what a level shows when; a locked level keeps its timing. */
+    private static Edit timing(String name, String levelId, UnaryOperator<Exposures> change) {
+        return new Edit(
+                name,
                 shot -> shot.withLevel(
-                        levelId,
-                        level -> shot.isLocked(level)
-                                ? level
-                                : level.with(level.exposures()
-                                        .with(Exposure.of(frames.start(), frames.frames(), Exposure.BLANK)))));
+                        levelId, level -> shot.isLocked(level) ? level : level.with(change.apply(level.exposures()))));
     }
 }
