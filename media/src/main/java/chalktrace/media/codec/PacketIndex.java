@@ -1,6 +1,7 @@
 package chalktrace.media.codec;
 
 import chalktrace.core.time.PictureTimes;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -24,6 +25,10 @@ final class PacketIndex {
      */
     record Packet(long seen, long decoded, long duration, long position, boolean key, boolean discarded) {
 
+        Packet seenAt(long time) {
+            return new Packet(time, decoded, duration, position, key, discarded);
+        }
+
         /** What tells it from the stream's other packets when it is met again. */
         Object mark() {
             return List.of(seen, decoded, position);
@@ -44,7 +49,12 @@ final class PacketIndex {
      * @param pictureSeconds how long a picture shows where the packets don't say
      */
     private PacketIndex(List<Packet> packets, int[] order, double unit, double pictureSeconds) {
-        this.packets = List.copyOf(packets);
+        this(packets, packets, order, unit, pictureSeconds);
+    }
+
+    /** @param timed the packets with times that were worked out; {@code packets} are as the container gives them */
+    private PacketIndex(List<Packet> packets, List<Packet> timed, int[] order, double unit, double pictureSeconds) {
+        this.packets = List.copyOf(timed);
         this.packetOfPicture = order;
         this.pictureOfPacket = new int[packets.size()];
         Arrays.fill(pictureOfPacket, -1);
@@ -68,9 +78,32 @@ final class PacketIndex {
         return new PacketIndex(packets, order, unit, pictureSeconds);
     }
 
-    /** An index from the order in which a decoder gave the pictures back. */
-    static PacketIndex fromDecoding(List<Packet> packets, int[] order, double unit, double pictureSeconds) {
-        return new PacketIndex(packets, order, unit, pictureSeconds);
+    /**
+     * An index from the order in which a decoder gave the pictures back, for files that leave out times. Where all
+     * packets say when they are decoded, the n-th picture is seen as long after the first as the n-th packet is decoded.
+     *
+     * @param decodingOnly whether the times of seeing are not to be believed
+     */
+    static PacketIndex fromDecoding(
+            List<Packet> packets, int[] order, double unit, double pictureSeconds, boolean decodingOnly) {
+        long[] decoded = packets.stream().mapToLong(Packet::decoded).sorted().toArray();
+        boolean allDecodedKnown = decoded.length >= order.length && decoded[0] != UNKNOWN;
+        if (!allDecodedKnown) {
+            return new PacketIndex(packets, order, unit, pictureSeconds);
+        }
+        long delay = 0;
+        for (int n = 0; n < order.length && !decodingOnly; n++) {
+            long seen = packets.get(order[n]).seen();
+            if (seen != UNKNOWN) {
+                delay = seen - decoded[n];
+                break;
+            }
+        }
+        List<Packet> timed = new ArrayList<>(packets);
+        for (int n = 0; n < order.length; n++) {
+            timed.set(order[n], packets.get(order[n]).seenAt(decoded[n] + delay));
+        }
+        return new PacketIndex(packets, timed, order, unit, pictureSeconds);
     }
 
     static boolean haveTimes(List<Packet> packets) {

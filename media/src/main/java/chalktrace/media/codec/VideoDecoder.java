@@ -211,12 +211,26 @@ public final class VideoDecoder implements AutoCloseable {
             return false;
         }
         if (readNext()) {
-            send(nextPacket++);
+            int number = nextPacket++;
+            if (isLeading(number)) {
+                avcodec.av_packet_unref(packet);
+            } else {
+                send(number);
+            }
         } else {
             draining = true;
             avcodec.avcodec_send_packet(decoder, null);
         }
         return true;
+    }
+
+    /**
+     * Whether a packet's picture comes before the key picture with which the run began: it leans on what lies before
+     * that key, and would come out broken, with times that are not its own.
+     */
+    private boolean isLeading(int number) {
+        int picture = index.pictureOf(number);
+        return picture >= 0 && picture < index.pictureOf(runStart);
     }
 
     /** Reads on to the stream's next packet, into {@link #packet}; false at the end of the file. */
@@ -244,8 +258,8 @@ public final class VideoDecoder implements AutoCloseable {
         int ask = start;
         for (int back = 1; seek(ask); back *= 2) {
             int landed = readNext() ? index.find(met(packet)) : -1;
-            if (landed >= 0 && landed <= start) {
-                feedFrom(landed, start);
+            boolean before = firstMayBeTorn() ? landed < start : landed <= start;
+            if (landed >= 0 && before && feedFrom(landed, start)) {
                 return;
             }
             if (ask == 0) {
@@ -254,10 +268,14 @@ public final class VideoDecoder implements AutoCloseable {
             ask = Math.max(0, ask - back);
         }
         reopen();
-        if (!readNext()) {
+        if (!readNext() || !feedFrom(0, start)) {
             throw damaged(index.pictureOf(start));
         }
-        feedFrom(0, start);
+    }
+
+    /** In a stream without a table of packets a jump may land within one: the first that comes then is not whole. */
+    private boolean firstMayBeTorn() {
+        return input.context().iformat().name().getString().startsWith("mpeg");
     }
 
     private boolean seek(int toPacket) {
@@ -268,16 +286,26 @@ public final class VideoDecoder implements AutoCloseable {
                 && avformat.av_seek_frame(input.context(), stream, time, avformat.AVSEEK_FLAG_BACKWARD) >= 0;
     }
 
-    /** Drops packets from {@code landed}, which is read already, to before the key, and sends the key. */
-    private void feedFrom(int landed, int start) throws PictureUnavailableException {
+    /**
+     * Drops packets from {@code landed}, which is read already, to before the key, and sends the key.
+     *
+     * @return false when what was found at the key's place is not it: times that are worked out anew after a jump may
+     *     mislead
+     */
+    private boolean feedFrom(int landed, int start) {
         for (int number = landed; number < start; number++) {
             if (!readNext()) {
-                throw damaged(index.pictureOf(start));
+                return false;
             }
+        }
+        boolean isKey = (packet.flags() & avcodec.AV_PKT_FLAG_KEY) != 0;
+        if (isKey != index.packet(start).key()) {
+            return false;
         }
         send(start);
         runStart = start;
         nextPacket = start + 1;
+        return true;
     }
 
     /** For containers that can't jump: the file anew from its first packet. */
@@ -313,7 +341,13 @@ public final class VideoDecoder implements AutoCloseable {
         requireSize();
         return PacketIndex.haveTimes(packets)
                 ? PacketIndex.fromTimes(packets, unitSeconds(), pictureSeconds())
-                : PacketIndex.fromDecoding(packets, orderOfDecoding(packets), unitSeconds(), pictureSeconds());
+                : PacketIndex.fromDecoding(
+                        packets, orderOfDecoding(packets), unitSeconds(), pictureSeconds(), hasTimesOfDecodingOnly());
+    }
+
+    /** AVI counts packets: what its times say of B-pictures is when they are decoded, not when they are seen. */
+    private boolean hasTimesOfDecodingOnly() {
+        return input.context().iformat().name().getString().equals("avi");
     }
 
     /** For files without times: one pass through the decoder tells the order in which pictures are seen. */

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureUnavailableException;
-import chalktrace.core.picture.YuvPicture;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.export.ShotExport;
 import chalktrace.media.testing.Clips;
@@ -19,7 +18,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
-import java.util.zip.CRC32;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -27,18 +25,6 @@ class VideoClipTest {
 
     @TempDir
     Path folder;
-
-    private static long lumaChecksum(Picture picture) {
-        CRC32 crc = new CRC32();
-        byte[] row = new byte[picture.size().width()];
-        for (int y = 0; y < picture.size().height(); y++) {
-            for (int x = 0; x < row.length; x++) {
-                row[x] = (byte) ((YuvPicture) picture).luma().at(x, y);
-            }
-            crc.update(row);
-        }
-        return crc.getValue();
-    }
 
     @Test
     void pictureNIsExactlyPictureNInAnyOrder() throws Exception {
@@ -52,7 +38,7 @@ class VideoClipTest {
                 int n = random.nextInt(120);
                 Picture picture = clip.picture(n);
                 assertThat(Clips.number(picture)).isEqualTo(n);
-                assertThat(lumaChecksum(picture)).isEqualTo(sequential.get(n));
+                assertThat(SequentialDecode.lumaChecksum(picture)).isEqualTo(sequential.get(n));
             }
             for (int n = 119; n >= 0; n--) {
                 assertThat(Clips.number(clip.picture(n))).isEqualTo(n);

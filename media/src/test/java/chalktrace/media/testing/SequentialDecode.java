@@ -1,5 +1,8 @@
 package chalktrace.media.testing;
 
+import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.Plane;
+import chalktrace.core.picture.YuvPicture;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,6 +65,20 @@ public final class SequentialDecode {
             }
             sums.add(crc.getValue());
         }
+    }
+
+    /** The same checksum of a picture of ours. */
+    public static long lumaChecksum(Picture picture) {
+        Plane luma = ((YuvPicture) picture).luma();
+        CRC32 crc = new CRC32();
+        byte[] row = new byte[luma.width()];
+        for (int y = 0; y < luma.height(); y++) {
+            for (int x = 0; x < row.length; x++) {
+                row[x] = (byte) luma.at(x, y);
+            }
+            crc.update(row);
+        }
+        return crc.getValue();
     }
 
     private static void require(int code) {
