@@ -16,7 +16,9 @@ import picocli.CommandLine.Command;
             DemoCommand.class,
             InfoCommand.class,
             FrameCommand.class,
+            ConformCommand.class,
             NewCommand.class,
+            ShotCommand.class,
             ExportCommand.class,
             CheckFileCommand.class,
             CommandLine.HelpCommand.class

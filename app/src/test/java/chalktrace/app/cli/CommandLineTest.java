@@ -114,6 +114,57 @@ class CommandLineTest {
     }
 
     @Test
+    void conformListsFrameAfterFrame() throws Exception {
+        JsonNode conform = json(
+                "conform",
+                clip,
+                "--rate",
+                "24000/1001",
+                "--in",
+                "4",
+                "--out",
+                "11",
+                "--every",
+                "2",
+                "--mode",
+                "picture-for-frame",
+                "--json");
+        assertThat(conform.path("frames").asInt()).isEqualTo(4);
+        assertThat(conform.path("rows").get(3).path("picture").asInt()).isEqualTo(10);
+        assertThat(conform.path("rows").get(3).path("frame").asInt()).isEqualTo(3);
+        assertThat(conform.path("rows").get(0).path("seconds").asDouble()).isCloseTo(4 * 1001 / 24000.0, within(1e-3));
+        assertThat(run("conform", clip, "--in", "30", "--out", "40")).isEqualTo(1);
+        assertThat(err.toString()).contains("0 to 35");
+    }
+
+    @Test
+    void filesAreAddedToAShotAndFoundAgainAfterTheyMoved() throws Exception {
+        Path shot = folder.resolve("walk.chalk");
+        json("new", shot, "--fps", "24", "--json");
+        JsonNode added = json("shot", "add", shot, clip, "--at", "12", "--in", "6", "--json");
+        assertThat(added.path("footage").asInt()).isEqualTo(1);
+        assertThat(added.path("sounds").asInt()).isEqualTo(1);
+
+        Files.createDirectories(folder.resolve("elsewhere/deep"));
+        Files.move(clip, folder.resolve("elsewhere/deep/clip.mp4"));
+        assertThat(json("check-file", shot, "--json").path("missing")).hasSize(1);
+        assertThat(json("shot", "relink", shot, folder.resolve("elsewhere"), "--json")
+                        .path("found")
+                        .asInt())
+                .isEqualTo(1);
+        assertThat(json("check-file", shot, "--json").path("missing")).isEmpty();
+
+        Path movie = folder.resolve("out.mp4");
+        json("export", shot, movie, "--with-footage", "--json");
+        try (VideoClip video = VideoClip.open(movie)) {
+            int[] words = video.picture(12).toArgb();
+            assertThat(words)
+                    .as("the clip fills the picture from frame 12 on")
+                    .isNotEqualTo(video.picture(11).toArgb());
+        }
+    }
+
+    @Test
     void badInputIsOneLineAndExitsWithOne() throws Exception {
         Path text = Files.writeString(folder.resolve("text.mp4"), "no movie");
         Path shot = Files.writeString(folder.resolve("bad.chalk"), "no shot");

@@ -10,8 +10,12 @@ import java.util.OptionalInt;
  * @param endPicture the picture after the last one taken
  * @param every take every n-th picture: 1 for all
  * @param pace how the source's time meets the shot's
+ * @param speed with {@link Pace#KEEP_TIME}: 1 for the source's own speed, 2 for twice as fast
  */
-public record Conform(int startFrame, int firstPicture, int endPicture, int every, Pace pace) {
+public record Conform(int startFrame, int firstPicture, int endPicture, int every, Pace pace, double speed) {
+
+    public static final double SLOWEST = 0.01;
+    public static final double FASTEST = 100;
 
     /** How the source's time meets the shot's. */
     public enum Pace {
@@ -23,12 +27,20 @@ public record Conform(int startFrame, int firstPicture, int endPicture, int ever
         HELD
     }
 
-    /** @throws IllegalArgumentException when no picture is taken or the step is not positive */
+    /** @throws IllegalArgumentException when no picture is taken, or the step or speed is out of bounds */
     public Conform {
+        if (!(speed >= SLOWEST && speed <= FASTEST)) {
+            throw new IllegalArgumentException("A source is shown at 0.01 to 100 times its speed, not " + speed + ".");
+        }
         if (firstPicture < 0 || endPicture <= firstPicture || every < 1) {
             throw new IllegalArgumentException("A conform takes at least one picture: from " + firstPicture
                     + " to before " + endPicture + ", every " + every + ", takes none.");
         }
+    }
+
+    /** At the source's own speed, where that matters. */
+    public Conform(int startFrame, int firstPicture, int endPicture, int every, Pace pace) {
+        this(startFrame, firstPicture, endPicture, every, pace, 1);
     }
 
     /** All pictures of a source from a shot frame on, at the source's own speed. */
@@ -48,7 +60,7 @@ public record Conform(int startFrame, int firstPicture, int endPicture, int ever
         return OptionalInt.of(
                 pace == Pace.PICTURE_FOR_FRAME
                         ? firstPicture + sinceStart * every
-                        : nearestTaken(times.seconds(firstPicture) + rate.seconds(sinceStart), times));
+                        : nearestTaken(times.seconds(firstPicture) + rate.seconds(sinceStart) * speed, times));
     }
 
     /** How many shot frames the taken pictures fill; a held picture counts as one. */
@@ -57,7 +69,8 @@ public record Conform(int startFrame, int firstPicture, int endPicture, int ever
         return switch (pace) {
             case HELD -> 1;
             case PICTURE_FOR_FRAME -> (last - firstPicture) / every + 1;
-            case KEEP_TIME -> Math.max(1, rate.nearestFrame(times.endSeconds(last) - times.seconds(firstPicture)));
+            case KEEP_TIME ->
+                Math.max(1, rate.nearestFrame((times.endSeconds(last) - times.seconds(firstPicture)) / speed));
         };
     }
 

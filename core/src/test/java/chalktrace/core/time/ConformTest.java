@@ -60,6 +60,41 @@ class ConformTest {
     }
 
     @Test
+    void twiceTheSpeedTakesHalfTheFrames() {
+        PictureTimes times = PictureTimes.even(FrameRate.FILM, 24);
+        Conform fast = new Conform(0, 0, 24, 1, Pace.KEEP_TIME, 2);
+        assertThat(pictures(fast, FrameRate.FILM, times, 13))
+                .containsExactly(0, 2, 4, 6, 8, 10, 12, 14, 16, 18, 20, 22, -1);
+        assertThat(new Conform(0, 0, 24, 1, Pace.KEEP_TIME, 0.5).frames(FrameRate.FILM, times))
+                .isEqualTo(48);
+    }
+
+    @Test
+    void aReportTellsWhatRepeatsAndWhatIsLeftOut() {
+        PictureTimes times = PictureTimes.even(FrameRate.of(25), 25);
+        ConformReport report = ConformReport.of(Conform.whole(10, times), FrameRate.FILM, times);
+        // A second of 25 in 24 frames: frame f shows the picture nearest to 25 f / 24, by hand: one is left out.
+        assertThat(report.rows()).hasSize(24);
+        assertThat(report.rows().get(0)).isEqualTo(new ConformReport.Row(10, 0, 0));
+        assertThat(report.rows().get(23).picture()).isEqualTo(24);
+        assertThat(report.dropped()).hasSize(1);
+        assertThat(report.repeated()).isEmpty();
+        ConformReport slow = ConformReport.of(new Conform(0, 5, 15, 1, Pace.KEEP_TIME, 0.5), FrameRate.of(25), times);
+        assertThat(slow.rows()).hasSize(20);
+        assertThat(slow.repeated()).contains(5, 14);
+        assertThat(slow.dropped()).isEmpty();
+    }
+
+    @Test
+    void videoOfTwentyNinePointNineSevenLosesEveryFifthPictureInFilm() {
+        PictureTimes times = PictureTimes.even(FrameRate.NTSC, 30);
+        ConformReport report = ConformReport.of(Conform.whole(0, times), new FrameRate(24000, 1001), times);
+        // 30000/1001 to 24000/1001 is 5 to 4: of each five pictures one is left out.
+        assertThat(report.rows()).hasSize(24);
+        assertThat(report.dropped()).hasSize(6);
+    }
+
+    @Test
     void onePictureIsHeldForTheWholeShot() {
         PictureTimes times = PictureTimes.even(FrameRate.FILM, 1);
         assertThat(Conform.whole(0, times).pictureAt(500, FrameRate.FILM, times))

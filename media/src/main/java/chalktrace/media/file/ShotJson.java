@@ -226,7 +226,8 @@ final class ShotJson {
                 .put("firstPicture", conform.firstPicture())
                 .put("endPicture", conform.endPicture())
                 .put("every", conform.every())
-                .put("pace", word(conform.pace()));
+                .put("pace", word(conform.pace()))
+                .put("speed", conform.speed());
         to.set("placement", placement(clip.placement()));
         to.putObject("look")
                 .put("lighten", clip.look().lighten())
@@ -247,7 +248,8 @@ final class ShotJson {
                                 c.whole("firstPicture"),
                                 c.whole("endPicture"),
                                 c.whole("every"),
-                                c.oneOf("pace", Conform.Pace.class))),
+                                c.oneOf("pace", Conform.Pace.class),
+                                c.has("speed") ? c.number("speed") : 1)),
                 placement(f.object("placement")),
                 new Footage.Look(look.number("lighten"), look.number("tint"), Rgb.parse(look.text("color"))),
                 f.flag("visible"),

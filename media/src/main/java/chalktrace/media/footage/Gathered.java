@@ -78,18 +78,41 @@ public record Gathered(
                 otherwise.paper());
     }
 
-    /** The edit that takes it in, with ids that are free in the shot. */
+    /** The edit that takes all of it in, with ids that are free in the shot. */
     public Edit edit(Shot shot) {
+        return edit(shot, pictures.map(p -> Conform.whole(startFrame, p.times())));
+    }
+
+    /**
+     * The edit that takes a part of it in. Sound comes along where the source keeps its own speed, shifted with the first
+     * picture taken; at any other pace it would not fit.
+     *
+     * @param conform of the pictures; none for a sound
+     */
+    public Edit edit(Shot shot, Optional<Conform> conform) {
         String path = file.toString().replace('\\', '/');
         String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
-        Optional<SoundClip> sound = soundSeconds.map(seconds -> new SoundClip(
-                shot.newId("sound"), name, path, shot.setup().rate().seconds(startFrame) + soundOffset, 0, false));
+        boolean soundFits = conform.isEmpty()
+                || conform.get().pace() == Conform.Pace.KEEP_TIME
+                        && conform.get().speed() == 1;
+        double skipped = conform.flatMap(c -> pictures.map(p -> p.times().seconds(c.firstPicture())))
+                .orElse(0.0);
+        int start = conform.map(Conform::startFrame).orElse(startFrame);
+        Optional<SoundClip> sound = soundSeconds
+                .filter(seconds -> soundFits)
+                .map(seconds -> new SoundClip(
+                        shot.newId("sound"),
+                        name,
+                        path,
+                        shot.setup().rate().seconds(start) + soundOffset - skipped,
+                        0,
+                        false));
         return pictures.map(p -> ReferenceEdits.takeIn(
                         new Footage(
                                 shot.newId("footage"),
                                 name,
                                 path,
-                                Conform.whole(startFrame, p.times()),
+                                conform.orElseGet(() -> Conform.whole(startFrame, p.times())),
                                 Placement.AS_IS,
                                 Footage.Look.AS_IS,
                                 true,

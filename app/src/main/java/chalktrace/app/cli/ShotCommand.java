@@ -1,0 +1,115 @@
+package chalktrace.app.cli;
+
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SoundClip;
+import chalktrace.media.file.ShotFile;
+import chalktrace.media.footage.Gathered;
+import chalktrace.media.footage.LostFiles;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+@Command(
+        name = "shot",
+        description = "Change a shot file.",
+        subcommands = {ShotCommand.Add.class, ShotCommand.Relink.class})
+final class ShotCommand {
+
+    @Command(name = "add", description = "Take footage or sound into a shot.")
+    static final class Add implements Callable<Integer> {
+
+        @Parameters(paramLabel = "SHOT.chalk", index = "0")
+        Path shot;
+
+        @Parameters(paramLabel = "FILE", index = "1")
+        Path file;
+
+        @Option(names = "--at", paramLabel = "N", description = "The shot frame at which it starts, from 0.")
+        int at;
+
+        @Mixin
+        ConformOptions options;
+
+        @Mixin
+        Answer answer;
+
+        @Override
+        public Integer call() throws Exception {
+            ShotFile.Opened opened = ShotFile.open(shot);
+            Gathered gathered = Gathered.from(file, at);
+            Edit edit = gathered.edit(opened.shot(), gathered.pictures().map(p -> options.conform(at, p.times())));
+            Shot changed = edit.change().apply(opened.shot());
+            opened.file().save(changed, shot);
+            answer.print(
+                    "took " + file.getFileName() + " into " + shot + " from frame " + at,
+                    Answer.object()
+                            .put("file", shot.toString())
+                            .put("footage", changed.footage().size())
+                            .put("sounds", changed.sounds().size()));
+            return 0;
+        }
+    }
+
+    @Command(name = "relink", description = "Look for the lost files of a shot in a folder and all below it.")
+    static final class Relink implements Callable<Integer> {
+
+        @Parameters(paramLabel = "SHOT.chalk", index = "0")
+        Path shot;
+
+        @Parameters(paramLabel = "FOLDER", index = "1")
+        Path folder;
+
+        @Mixin
+        Answer answer;
+
+        @Override
+        public Integer call() throws Exception {
+            ShotFile.Opened opened = ShotFile.open(shot);
+            List<Path> lost = Stream.concat(
+                            opened.shot().footage().stream().map(Footage::file),
+                            opened.shot().sounds().stream().map(SoundClip::file))
+                    .distinct()
+                    .map(Path::of)
+                    .filter(path -> !Files.exists(path))
+                    .collect(Collectors.toList());
+            Map<Path, Path> found = LostFiles.find(lost, folder);
+            Shot changed = opened.shot();
+            for (Map.Entry<Path, Path> one : found.entrySet()) {
+                changed = ReferenceEdits.relink(slashes(one.getKey()), slashes(one.getValue()))
+                        .change()
+                        .apply(changed);
+            }
+            if (!found.isEmpty()) {
+                opened.file().save(changed, shot);
+            }
+            lost.removeAll(found.keySet());
+            ObjectNode document = Answer.object().put("file", shot.toString()).put("found", found.size());
+            ArrayNode missing = document.putArray("missing");
+            lost.forEach(path -> missing.add(path.toString()));
+            answer.print(
+                    "found " + found.size() + " of " + (found.size() + lost.size()) + " lost files"
+                            + lost.stream()
+                                    .map(path -> System.lineSeparator() + "missing: " + path)
+                                    .collect(Collectors.joining()),
+                    document);
+            return 0;
+        }
+
+        private static String slashes(Path path) {
+            return path.toString().replace('\\', '/');
+        }
+    }
+}
