@@ -225,7 +225,7 @@ public final class Bench extends VBox {
         Button start = Buttons.icon(Icons.FIRST, "to the first frame (Home)", () -> session.transport()
                 .go(0));
         Button end = Buttons.icon(Icons.LAST, "to the last frame (End)", () -> session.transport()
-                .go(session.shot().setup().length() - 1));
+                .go(session.document().shown().setup().length() - 1));
         session.transport().playingProperty().addListener((property, before, playing) -> {
             play.setGraphic(Theme.icon(playing ? Icons.PAUSE : Icons.PLAY));
         });

@@ -48,6 +48,6 @@ final class BenchScale {
     }
 
     private FrameRate rate() {
-        return session.shot().setup().rate();
+        return session.document().shown().setup().rate();
     }
 }

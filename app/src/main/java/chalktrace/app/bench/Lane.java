@@ -172,7 +172,7 @@ abstract class Lane extends Region {
     private void mouse(MouseEvent event) {
         if (event.getEventType() == MouseEvent.MOUSE_MOVED) {
             setCursor(
-                    folded
+                    folded || session.document().isLooking()
                             ? Cursor.DEFAULT
                             : grab(event.getX(), event.getY()).map(Grab::cursor).orElse(Cursor.OPEN_HAND));
         } else if (event.getButton() == MouseButton.PRIMARY) {
@@ -188,11 +188,13 @@ abstract class Lane extends Region {
 
     private void press(MouseEvent event) {
         requestFocus();
-        held = folded ? null : grab(event.getX(), event.getY()).orElse(null);
+        held = folded || session.document().isLooking()
+                ? null
+                : grab(event.getX(), event.getY()).orElse(null);
         pressedX = event.getX();
         pressedFrame = session.transport().frame();
         dragging = false;
-        if (event.getClickCount() == 2 && !folded) {
+        if (event.getClickCount() == 2 && !folded && !session.document().isLooking()) {
             doubleClick(event.getX(), event.getY());
         }
         event.consume();

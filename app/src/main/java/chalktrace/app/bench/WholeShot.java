@@ -85,8 +85,8 @@ final class WholeShot extends Region {
     }
 
     private void go(MouseEvent event) {
-        session.transport().go((int)
-                Math.floor(event.getX() / getWidth() * session.shot().setup().length()));
+        session.transport().go((int) Math.floor(
+                event.getX() / getWidth() * session.document().shown().setup().length()));
         event.consume();
     }
 }

@@ -111,7 +111,7 @@ public final class BoardView extends Region {
     /** Shows the whole picture, as large as it goes. */
     public void fit() {
         fitted = true;
-        PictureSize size = session.shot().setup().size();
+        PictureSize size = session.document().shown().setup().size();
         double scale = Math.min(view.width() / (double) size.width(), view.height() / (double) size.height());
         if (view.width() > 1 && view.height() > 1) {
             look(new Viewpoint(

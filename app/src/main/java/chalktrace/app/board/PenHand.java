@@ -71,6 +71,10 @@ public final class PenHand {
             return;
         }
         session.transport().stop();
+        if (session.document().isLooking()) {
+            refused.accept(sample, "This is a look at footage: take it in, or go back, to draw");
+            return;
+        }
         Shot shot = session.shot();
         landing = StrokeLanding.of(
                 shot,

@@ -30,6 +30,7 @@ public final class Document {
     private ShotFile file = ShotFile.fresh();
     private Optional<ShotLock> lock = Optional.empty();
     private Shot saved;
+    private Shot looked;
 
     Document(Shot start) {
         startWith(start);
@@ -39,6 +40,11 @@ public final class Document {
 
     public Shot shot() {
         return shot.get();
+    }
+
+    /** The shot as it is seen: see {@link #shownProperty}. */
+    public Shot shown() {
+        return shown.get();
     }
 
     public ReadOnlyObjectProperty<Shot> shotProperty() {
@@ -69,25 +75,42 @@ public final class Document {
         return whyReadOnly.getReadOnlyProperty();
     }
 
-    /** Applies an edit as one step of the history. */
+    /** Whether another shot is looked at in place of this one: then nothing is edited. */
+    public boolean isLooking() {
+        return looked != null;
+    }
+
+    /** Shows another shot in place of this one, such as footage that may be taken in; null ends it. */
+    void look(Shot other) {
+        looked = other;
+        shown.set(other == null ? history.present() : other);
+    }
+
+    /** Applies an edit as one step of the history; not while another shot is looked at. */
     public void apply(Edit edit) {
+        if (isLooking()) {
+            return;
+        }
         history.apply(edit);
         update();
     }
 
     /** Shows what an edit would do; the next edit, or null, ends it. */
     public void preview(Edit edit) {
+        if (isLooking()) {
+            return;
+        }
         shown.set(edit == null ? history.present() : edit.change().apply(history.present()));
     }
 
     public void undo() {
-        if (history.undo()) {
+        if (!isLooking() && history.undo()) {
             update();
         }
     }
 
     public void redo() {
-        if (history.redo()) {
+        if (!isLooking() && history.redo()) {
             update();
         }
     }
@@ -117,6 +140,7 @@ public final class Document {
         file = itsFile;
         path.set(itsPath);
         whyReadOnly.set(readOnlyBecause);
+        looked = null;
         startWith(opened);
         saved = opened;
         opening.set(new Object());
@@ -150,7 +174,7 @@ public final class Document {
 
     private void update() {
         shot.set(history.present());
-        shown.set(history.present());
+        shown.set(looked == null ? history.present() : looked);
         unsaved.set(history.present() != saved);
     }
 }

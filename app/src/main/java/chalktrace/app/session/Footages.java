@@ -51,12 +51,12 @@ public final class Footages implements FootagePictures {
 
     Footages(Document document) {
         this.document = document;
-        document.shotProperty().addListener((property, before, now) -> {
+        document.shownProperty().addListener((property, before, now) -> {
             if (before.footage() != now.footage()) {
                 follow(now);
             }
         });
-        follow(document.shot());
+        follow(document.shown());
     }
 
     /** Rises whenever pictures that were asked for have come. */
@@ -94,7 +94,7 @@ public final class Footages implements FootagePictures {
             return Optional.empty();
         }
         Reference reference = reader.reference();
-        OptionalInt n = clip.conform().pictureAt(frame, document.shot().setup().rate(), reference.times());
+        OptionalInt n = clip.conform().pictureAt(frame, document.shown().setup().rate(), reference.times());
         if (n.isEmpty()) {
             lastShown.remove(clip.id());
             return Optional.empty();
@@ -148,7 +148,7 @@ public final class Footages implements FootagePictures {
 
     private void accept(String file, Reference reference) {
         boolean wanted =
-                document.shot().footage().stream().anyMatch(clip -> clip.file().equals(file));
+                document.shown().footage().stream().anyMatch(clip -> clip.file().equals(file));
         if (!wanted || byFile.containsKey(file)) {
             opener.execute(reference::close);
             return;

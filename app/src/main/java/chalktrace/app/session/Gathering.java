@@ -14,8 +14,10 @@ public final class Gathering {
     private final Document document;
     private final Jobs jobs;
     private final Notices notices;
+    private final Looking looking;
 
-    Gathering(Document document, Jobs jobs, Notices notices) {
+    Gathering(Document document, Jobs jobs, Notices notices, Looking looking) {
+        this.looking = looking;
         this.document = document;
         this.jobs = jobs;
         this.notices = notices;
@@ -28,6 +30,19 @@ public final class Gathering {
     public void takeIn(List<Path> files, int frame) {
         for (Path file : files) {
             look(file, frame, this::accept);
+        }
+    }
+
+    /** Shows footage in place of the shot, to choose from; sounds are taken in at once. */
+    public void lookAt(List<Path> files, int frame) {
+        for (Path file : files) {
+            look(file, frame, gathered -> {
+                if (gathered.pictures().isPresent()) {
+                    looking.at(gathered);
+                } else {
+                    accept(gathered);
+                }
+            });
         }
     }
 

@@ -21,6 +21,7 @@ public final class Session {
     private final Shelf shelf;
     private final Gathering gathering;
     private final Exporting exporting;
+    private final Looking looking;
 
     /**
      * @param devices opens the sound device, or its stand-in
@@ -34,7 +35,8 @@ public final class Session {
         sounds = new Sounds(document);
         transport = new Transport(document, sounds, devices);
         shelf = new Shelf(document, jobs, notices, stateFolder);
-        gathering = new Gathering(document, jobs, notices);
+        looking = new Looking(document, transport);
+        gathering = new Gathering(document, jobs, notices, looking);
         exporting = new Exporting(document, jobs, notices);
     }
 
@@ -84,6 +86,10 @@ public final class Session {
 
     public Gathering gathering() {
         return gathering;
+    }
+
+    public Looking looking() {
+        return looking;
     }
 
     public Exporting exporting() {

@@ -35,12 +35,12 @@ public final class Sounds implements SoundSource {
 
     Sounds(Document document) {
         this.document = document;
-        document.shotProperty().addListener((property, before, now) -> {
+        document.shownProperty().addListener((property, before, now) -> {
             if (before.sounds() != now.sounds()) {
                 follow(now);
             }
         });
-        follow(document.shot());
+        follow(document.shown());
     }
 
     /** The shot's sounds as far as they are read. */
@@ -92,6 +92,6 @@ public final class Sounds implements SoundSource {
     }
 
     private void remix() {
-        mix.set(ShotMix.of(document.shot(), this));
+        mix.set(ShotMix.of(document.shown(), this));
     }
 }

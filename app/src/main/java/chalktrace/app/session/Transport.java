@@ -49,7 +49,7 @@ public final class Transport {
             stop();
             frame.set(0);
         });
-        document.shotProperty()
+        document.shownProperty()
                 .addListener((property, before, now) -> frame.set(now.setup().clamp(frame.get())));
     }
 
@@ -88,7 +88,7 @@ public final class Transport {
     /** Brings a frame to the gate; play ends. */
     public void go(int toFrame) {
         stop();
-        show(document.shot().setup().clamp(toFrame));
+        show(document.shown().setup().clamp(toFrame));
     }
 
     public void step(int by) {
@@ -105,7 +105,7 @@ public final class Transport {
 
     public void play() {
         stop();
-        Shot shot = document.shot();
+        Shot shot = document.shown();
         boolean atEnd = frame.get() == shot.setup().length() - 1;
         int from = atEnd ? 0 : frame.get();
         show(from);

@@ -29,6 +29,7 @@ final class HeadBar extends HBox {
     private final Label silent = state("no sound device: playing silently");
     private final Label reading = state("reading the picture\u2026");
     private final Label dropped = state("");
+    private final Label looking = state("a look at footage, not yet in the shot");
     private final HBox jobs = new HBox(8);
 
     HeadBar(Session session, ShotCommands commands) {
@@ -52,8 +53,9 @@ final class HeadBar extends HBox {
         name.setOnShowing(event -> nameTheSteps());
         silent.setTooltip(new Tooltip("The machine has no sound device that works. A silent stand-in keeps time."));
         dropped.getStyleClass().add("alert");
+        looking.getStyleClass().add("alert");
         jobs.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(name, saved, Rows.space(), jobs, reading, dropped, silent, new Readout(session));
+        getChildren().addAll(name, saved, looking, Rows.space(), jobs, reading, dropped, silent, new Readout(session));
         InvalidationListener all = changed -> show();
         session.document().shotProperty().addListener(all);
         session.document().unsavedProperty().addListener(all);
@@ -62,12 +64,14 @@ final class HeadBar extends HBox {
         session.transport().audibleProperty().addListener(all);
         session.transport().droppedProperty().addListener(all);
         session.footages().settlingProperty().addListener(all);
+        session.looking().sourceProperty().addListener(all);
         session.jobs().running().addListener((ListChangeListener<Job>) change -> showJobs());
         show();
     }
 
     private void show() {
         name.setText(session.shot().name());
+        visible(looking, session.looking().sourceProperty().get() != null);
         boolean readOnly = session.document().whyReadOnlyProperty().get() != null;
         boolean unsaved = session.document().unsavedProperty().get();
         boolean never = session.document().pathProperty().get() == null;

@@ -37,7 +37,7 @@ final class Readout extends HBox {
         word.getStyleClass().add("quiet");
         getChildren().addAll(word, frame, time, feet);
         session.transport().frameProperty().addListener(changed -> show());
-        session.document().shotProperty().addListener(changed -> show());
+        session.document().shownProperty().addListener(changed -> show());
         show();
     }
 
@@ -71,7 +71,7 @@ final class Readout extends HBox {
     private void go(Function<String, Integer> read, String typed) {
         try {
             int wanted = read.apply(typed.strip());
-            ShotSetup setup = session.shot().setup();
+            ShotSetup setup = session.document().shown().setup();
             session.transport().go(wanted);
             if (!setup.frames().contains(wanted)) {
                 session.notices()
@@ -85,7 +85,7 @@ final class Readout extends HBox {
 
     private int frameOf(String typed) {
         try {
-            return session.shot().setup().frame(Integer.parseInt(typed));
+            return session.document().shown().setup().frame(Integer.parseInt(typed));
         } catch (NumberFormatException e) {
             throw new IllegalArgumentException("\"" + typed + "\" is no frame number: write 12.", e);
         }
@@ -99,7 +99,7 @@ final class Readout extends HBox {
         double minutes = parts.group(1) == null ? 0 : Double.parseDouble(parts.group(1));
         double seconds = minutes * 60 + Double.parseDouble(parts.group(2).replace(',', '.'));
         // The shown time has whole milliseconds: half of one keeps a time that was read off on its own frame.
-        return session.shot().setup().rate().frameAt(seconds + 0.0005);
+        return session.document().shown().setup().rate().frameAt(seconds + 0.0005);
     }
 
     private int frameAtFeet(String typed) {
@@ -107,7 +107,7 @@ final class Readout extends HBox {
     }
 
     private void show() {
-        ShotSetup setup = session.shot().setup();
+        ShotSetup setup = session.document().shown().setup();
         int now = session.transport().frame();
         show(frame, Integer.toString(setup.number(now)));
         show(time, clock(setup.rate().seconds(now)));

@@ -166,7 +166,7 @@ public final class Workbench {
                 .on(Action.DRAWING_ON, () -> steps.drawing(1))
                 .on(Action.FIRST_FRAME, () -> session.transport().go(0))
                 .on(Action.LAST_FRAME, () -> session.transport()
-                        .go(session.shot().setup().length() - 1))
+                        .go(session.document().shown().setup().length() - 1))
                 .whileHeld(Action.PEEK_BACK, session.view().peekBackProperty())
                 .whileHeld(Action.HIDE_FOOTAGE, session.view().footageHiddenProperty())
                 .whileHeld(Action.MOVE_VIEW, board.movingProperty())

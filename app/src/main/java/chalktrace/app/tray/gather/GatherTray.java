@@ -9,6 +9,7 @@ import chalktrace.app.theme.Icons;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.media.footage.Gathered;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -25,6 +26,8 @@ public final class GatherTray extends VBox {
     private final VBox cards = new VBox(8);
     private final Map<String, FootageCard> footageCards = new HashMap<>();
     private final Map<String, SoundCard> soundCards = new HashMap<>();
+    private Gathered lookedAt;
+    private LookCard lookCard;
 
     public GatherTray(Session session, FileChoice files) {
         this.session = session;
@@ -32,7 +35,12 @@ public final class GatherTray extends VBox {
         getStyleClass().add("content");
         Button add = Buttons.main(Icons.ADD, "Add footage or sound", this::add);
         add.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(add, Rows.hint("Or drop files on the board. They start at the gate's frame."), cards);
+        getChildren()
+                .addAll(
+                        add,
+                        Rows.hint(
+                                "You look at footage first and take in what you need. Files dropped on the board come in whole, at the gate's frame."),
+                        cards);
         Refresh.on(
                 this,
                 this::show,
@@ -41,12 +49,13 @@ public final class GatherTray extends VBox {
                 session.footages().problems(),
                 session.sounds().peaks(),
                 session.sounds().problems(),
-                session.thumbnails().madeProperty());
+                session.thumbnails().madeProperty(),
+                session.looking().sourceProperty());
     }
 
     private void add() {
         files.openMedia().ifPresent(chosen -> session.gathering()
-                .takeIn(chosen, session.transport().frame()));
+                .lookAt(chosen, session.transport().frame()));
     }
 
     private void show() {
@@ -54,6 +63,15 @@ public final class GatherTray extends VBox {
         footageCards.keySet().retainAll(shot.footage().stream().map(Footage::id).toList());
         soundCards.keySet().retainAll(shot.sounds().stream().map(SoundClip::id).toList());
         List<Node> all = new ArrayList<>();
+        Gathered looked = session.looking().sourceProperty().get();
+        if (looked != lookedAt) {
+            lookedAt = looked;
+            lookCard = looked == null ? null : new LookCard(session, looked);
+        }
+        if (looked != null) {
+            cards.getChildren().setAll(lookCard);
+            return;
+        }
         for (Footage clip : shot.footage()) {
             FootageCard card = footageCards.computeIfAbsent(clip.id(), id -> new FootageCard(session, files, id));
             card.show(clip);

@@ -1,0 +1,89 @@
+package chalktrace.app.controls;
+
+import java.util.Locale;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseEvent;
+
+/** A number that is typed, or dragged sideways; nonsense gives the last number back. */
+public final class NumberField extends TextField {
+
+    private static final double PIXELS_A_STEP = 6;
+    private static final double WIDTH = 72;
+
+    private final Runnable changed;
+    private double value;
+    private double pressedX;
+    private double pressedValue;
+    private boolean dragging;
+
+    /** @param changed hears that another number was typed or dragged */
+    public NumberField(String name, double value, Runnable changed) {
+        this.changed = changed;
+        this.value = value;
+        getStyleClass().add("value-field");
+        setPrefWidth(WIDTH);
+        setMinWidth(WIDTH);
+        setFocusTraversable(false);
+        setAccessibleText(name);
+        setId(name + "-number");
+        setText(text(value));
+        setOnAction(event -> typed());
+        focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                typed();
+            }
+        });
+        setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                setText(text(this.value));
+            }
+        });
+        addEventFilter(MouseEvent.MOUSE_PRESSED, event -> {
+            pressedX = event.getScreenX();
+            pressedValue = this.value;
+            dragging = false;
+        });
+        addEventFilter(MouseEvent.MOUSE_DRAGGED, this::drag);
+    }
+
+    public double value() {
+        return value;
+    }
+
+    /** Shows a number without telling anybody. */
+    public void set(double number) {
+        value = number;
+        setText(text(number));
+    }
+
+    private void drag(MouseEvent event) {
+        double steps = Math.rint((event.getScreenX() - pressedX) / PIXELS_A_STEP);
+        dragging |= steps != 0;
+        if (dragging) {
+            set(pressedValue + steps);
+            changed.run();
+            event.consume();
+        }
+    }
+
+    private void typed() {
+        try {
+            double number = Double.parseDouble(getText().strip().replace(',', '.'));
+            if (number != value && Double.isFinite(number)) {
+                set(number);
+                changed.run();
+                return;
+            }
+        } catch (NumberFormatException e) {
+            // The last number comes back below.
+        }
+        setText(text(value));
+    }
+
+    private static String text(double number) {
+        return number == Math.rint(number)
+                ? String.format(Locale.ROOT, "%.0f", number)
+                : String.format(Locale.ROOT, "%.3f", number).replaceAll("0+$", "");
+    }
+}

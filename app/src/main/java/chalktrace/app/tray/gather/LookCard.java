@@ -1,0 +1,207 @@
+package chalktrace.app.tray.gather;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.time.Conform;
+import chalktrace.core.time.Conform.Pace;
+import chalktrace.core.time.ConformReport;
+import chalktrace.media.footage.Gathered;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/**
+ * Footage that is looked at before it is taken in: from where to where, every which picture, and how its rate meets the
+ * shot's; what will come of it is told before. Numbers are the looked-at pictures', as the readout shows them.
+ */
+final class LookCard extends VBox {
+
+    private final Session session;
+    private final Gathered.Pictures pictures;
+    private final NumberField in;
+    private final NumberField out;
+    private final NumberField every;
+    private final NumberField speed;
+    private final NumberField start;
+    private final ToggleGroup pace = new ToggleGroup();
+    private final CheckBox lengthFollows = new CheckBox("The shot's length follows");
+    private final CheckBox setupFollows = new CheckBox("The shot takes its rate and size");
+    private final Label result = Rows.hint("");
+
+    LookCard(Session session, Gathered source) {
+        this.session = session;
+        this.pictures = source.pictures().orElseThrow();
+        getStyleClass().add("card");
+        Label name = new Label(source.file().getFileName().toString());
+        name.getStyleClass().add("strong");
+        int first = firstNumber();
+        in = new NumberField("in", first, this::show);
+        out = new NumberField("out", first + pictures.times().count() - 1, this::show);
+        every = new NumberField("every", 1, this::show);
+        speed = new NumberField("speed", 1, this::show);
+        start = new NumberField("start", session.shot().setup().number(source.startFrame()), this::show);
+        boolean untouched = session.shot().footage().isEmpty()
+                && session.shot().levels().stream()
+                        .allMatch(level -> level.drawings().isEmpty());
+        for (CheckBox box : List.of(lengthFollows, setupFollows)) {
+            box.setSelected(untouched);
+            box.setFocusTraversable(false);
+            box.setOnAction(event -> show());
+        }
+        Button take = Buttons.main(Icons.ADD, "Take in", this::takeIn);
+        take.setId("take-in");
+        Button back = Buttons.edged(Icons.CLOSE, "Go back", session.looking()::end);
+        result.setId("look-result");
+        getChildren()
+                .addAll(
+                        name,
+                        Rows.hint(facts(source)),
+                        row("from", in, Buttons.text("here", "from the picture at the gate", () -> here(in))),
+                        row("to", out, Buttons.text("here", "to the picture at the gate", () -> here(out))),
+                        row("every", every, quiet("picture")),
+                        paces(),
+                        row("speed", speed, quiet("times, with time kept")),
+                        row("starts at", start, quiet("in the shot")),
+                        lengthFollows,
+                        setupFollows,
+                        result,
+                        new HBox(8, take, back));
+        show();
+    }
+
+    private String facts(Gathered source) {
+        int count = pictures.times().count();
+        return String.format(
+                Locale.ROOT,
+                "%s, %s fps, %d pictures, %.2f s%s",
+                pictures.size(),
+                pictures.rate().spoken(),
+                count,
+                pictures.times().endSeconds(count - 1),
+                source.soundSeconds()
+                        .map(seconds -> String.format(Locale.ROOT, ", sound %.2f s", seconds))
+                        .orElse(", no sound"));
+    }
+
+    private HBox paces() {
+        HBox box = new HBox(
+                paceButton("keep time", "each frame shows the picture nearest in time", Pace.KEEP_TIME),
+                paceButton("picture for frame", "each picture becomes one frame", Pace.PICTURE_FOR_FRAME));
+        box.getStyleClass().add("edged-box");
+        box.setMaxWidth(Region.USE_PREF_SIZE);
+        pace.selectToggle(pace.getToggles().get(0));
+        return box;
+    }
+
+    private ToggleButton paceButton(String text, String use, Pace of) {
+        ToggleButton button = Buttons.toggle(text, use);
+        button.setUserData(of);
+        button.setToggleGroup(pace);
+        button.setOnAction(event -> {
+            button.setSelected(true);
+            show();
+        });
+        return button;
+    }
+
+    private void here(NumberField field) {
+        field.set(firstNumber() + session.transport().frame());
+        show();
+    }
+
+    private void show() {
+        result.getStyleClass().remove("bad");
+        try {
+            Conform conform = conform();
+            ShotSetup setup = setup(conform);
+            ConformReport report = ConformReport.of(conform, setup.rate(), pictures.times());
+            int last = conform.startFrame() + conform.frames(setup.rate(), pictures.times()) - 1;
+            result.setText(String.format(
+                    Locale.ROOT,
+                    "%d frames, %.3f s: shot frames %d to %d. %s, %s.%s",
+                    report.rows().size(),
+                    report.seconds(),
+                    setup.number(conform.startFrame()),
+                    setup.number(last),
+                    count(report.repeated().size(), "picture repeats", "pictures repeat"),
+                    count(report.dropped().size(), "is left out", "are left out"),
+                    last >= setup.length() ? " The shot ends before it does." : ""));
+        } catch (IllegalArgumentException e) {
+            result.getStyleClass().add("bad");
+            result.setText(e.getMessage());
+        }
+    }
+
+    private static String count(int n, String one, String more) {
+        return (n == 0 ? "No" : Integer.toString(n)) + " " + (n == 1 ? one : more);
+    }
+
+    private void takeIn() {
+        try {
+            Conform conform = conform();
+            session.looking().takeIn(conform, setup(conform));
+        } catch (IllegalArgumentException e) {
+            session.notices().problem(e.getMessage());
+        }
+    }
+
+    private Conform conform() {
+        int count = pictures.times().count();
+        int from = (int) in.value() - firstNumber();
+        int to = (int) out.value() - firstNumber();
+        if (from < 0 || to >= count || to < from) {
+            throw new IllegalArgumentException("It has pictures " + firstNumber() + " to " + (firstNumber() + count - 1)
+                    + ": from " + (int) in.value() + " to " + (int) out.value() + " takes none of it.");
+        }
+        Pace chosen = count == 1
+                ? Pace.HELD
+                : Optional.ofNullable(pace.getSelectedToggle())
+                        .map(toggle -> (Pace) toggle.getUserData())
+                        .orElse(Pace.KEEP_TIME);
+        int startFrame = session.shot().setup().frame((int) start.value());
+        return new Conform(startFrame, from, to + 1, (int) every.value(), chosen, speed.value());
+    }
+
+    private ShotSetup setup(Conform conform) {
+        ShotSetup now = session.shot().setup();
+        ShotSetup base = setupFollows.isSelected()
+                ? new ShotSetup(pictures.rate(), pictures.size(), now.length(), now.firstNumber(), now.paper())
+                : now;
+        int end = conform.startFrame() + conform.frames(base.rate(), pictures.times());
+        return lengthFollows.isSelected() && conform.pace() != Pace.HELD
+                ? base.withLength(Math.max(1, Math.min(ShotSetup.LONGEST, end)))
+                : base;
+    }
+
+    private int firstNumber() {
+        return session.shot().setup().firstNumber();
+    }
+
+    private static Label quiet(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("quiet");
+        return label;
+    }
+
+    private static HBox row(String name, NumberField field, Node after) {
+        Label label = quiet(name);
+        label.setMinWidth(56);
+        HBox row = new HBox(8, label, field, after);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+}

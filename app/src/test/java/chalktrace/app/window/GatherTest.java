@@ -1,0 +1,133 @@
+package chalktrace.app.window;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.app.session.View;
+import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRate;
+import chalktrace.media.testing.Clips;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** Taking footage in, with pointer and keys: looked at first, then the part that is wanted at the pace that is wanted. */
+@ExtendWith(ApplicationExtension.class)
+class GatherTest {
+
+    private Path folder;
+    private OpenWindow window;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        folder = Files.createTempDirectory("gather");
+        window = new OpenWindow(stage, folder.resolve("state"));
+    }
+
+    private Shot shot() {
+        return window.session.shot();
+    }
+
+    private void look(FxRobot robot, Path clip) {
+        window.files.media = clip;
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
+        window.clickText(robot, "Add footage or sound");
+        window.await(() -> robot.lookup("#take-in").tryQuery().isPresent());
+        window.awaitSettled();
+    }
+
+    private String result(FxRobot robot) {
+        return robot.lookup("#look-result").queryLabeled().getText();
+    }
+
+    private void type(FxRobot robot, String field, String text) {
+        robot.doubleClickOn("#" + field).press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+        robot.write(text).type(KeyCode.ENTER);
+    }
+
+    @Test
+    void theClipIsSteppedInPlaceAndAPartOfItTakenIn(FxRobot robot) throws Exception {
+        look(robot, Clips.numbered(folder.resolve("walk.mp4"), 60, FrameRate.of(30), 20));
+        Shot before = shot();
+        assertThat(window.session.document().shown().setup().rate()).isEqualTo(FrameRate.of(30));
+        assertThat(window.session.document().shown().setup().length()).isEqualTo(60);
+        robot.clickOn("#frame-field").write("13").type(KeyCode.ENTER);
+        window.awaitSettled();
+        assertThat(window.session.transport().frame())
+                .as("picture 12 of the clip, shown as 13")
+                .isEqualTo(12);
+        assertThat(robot.lookup("#time-field").queryTextInputControl().getText())
+                .isEqualTo("0:00.400");
+        robot.lookup("here").queryAll().stream().findFirst().ifPresent(robot::clickOn);
+        type(robot, "out-number", "42");
+        assertThat(shot()).as("nothing is changed by looking").isSameAs(before);
+        // Pictures 13 to 42 are a second of 30, which the shot takes as its rate: 30 frames.
+        assertThat(result(robot)).startsWith("30 frames, 1.000 s: shot frames 1 to 30.");
+
+        window.click(robot, "take-in");
+        window.awaitSettled();
+        Footage taken = shot().footage().get(0);
+        assertThat(taken.conform()).isEqualTo(new Conform(0, 12, 42, 1, Conform.Pace.KEEP_TIME));
+        assertThat(shot().setup().rate()).isEqualTo(FrameRate.of(30));
+        assertThat(shot().setup().size()).isEqualTo(new PictureSize(352, 96));
+        assertThat(shot().setup().length()).isEqualTo(30);
+        // The click lies on picture 20: 8 pictures after the first one taken.
+        double click = shot().sounds().get(0).startSeconds() + 20 / 30.0;
+        assertThat(click).isCloseTo(8 / 30.0, within(0.01));
+        assertThat(window.session.document().isLooking()).isFalse();
+    }
+
+    @Test
+    void eachPictureBecomesAFrameAndTheShotKeepsItsRate(FxRobot robot) throws Exception {
+        robot.interact(() -> window.workbench.drop(List.of(first())));
+        window.await(() -> shot().footage().size() == 1);
+        look(robot, Clips.numbered(folder.resolve("preview.mp4"), 20, FrameRate.of(10), -1));
+        assertThat(result(robot)).startsWith("48 frames, 2.000 s");
+        window.clickText(robot, "picture for frame");
+        type(robot, "every-number", "2");
+        type(robot, "start-number", "5");
+        assertThat(result(robot)).startsWith("10 frames, 0.417 s: shot frames 5 to 14.");
+        window.click(robot, "take-in");
+        window.awaitSettled();
+        assertThat(shot().footage()).hasSize(2);
+        assertThat(shot().footage().get(0).conform())
+                .isEqualTo(new Conform(4, 0, 20, 2, Conform.Pace.PICTURE_FOR_FRAME));
+        assertThat(shot().setup().rate()).isEqualTo(FrameRate.FILM);
+        robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+        assertThat(shot().footage()).as("one step of the history").hasSize(1);
+    }
+
+    @Test
+    void goingBackChangesNothingAndNonsenseIsSaidInPlace(FxRobot robot) throws Exception {
+        look(robot, Clips.numbered(folder.resolve("walk.mp4"), 30, FrameRate.FILM, -1));
+        Shot before = shot();
+        type(robot, "in-number", "99");
+        assertThat(result(robot)).contains("1 to 30").contains("99");
+        type(robot, "in-number", "1");
+        type(robot, "every-number", "0");
+        assertThat(result(robot)).contains("every 0");
+        window.clickText(robot, "Go back");
+        assertThat(shot()).isSameAs(before);
+        assertThat(window.session.document().shown()).isSameAs(before);
+    }
+
+    private Path first() {
+        try {
+            return Clips.numbered(folder.resolve("first.mp4"), 48, FrameRate.FILM, -1);
+        } catch (IOException e) {
+            throw new AssertionError(e);
+        }
+    }
+}
