@@ -9,6 +9,7 @@ import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.sound.PlayPath.Round;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -22,8 +23,10 @@ import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -37,6 +40,7 @@ public final class Bench extends VBox {
     private static final double START_HEIGHT = 250;
     private static final double LOWEST_HEIGHT = 96;
     private static final double LEAST_BOARD = 160;
+    private static final double[] SPEEDS = {0.25, 0.5, 1, 2, 4};
 
     /** What lanes are there for; a step unfolds those that it needs. */
     private enum Strip {
@@ -88,7 +92,7 @@ public final class Bench extends VBox {
         getChildren().addAll(grip(), scroll, gateFoot(), new WholeShot(session, scale));
         setPrefHeight(START_HEIGHT);
         setMinHeight(LOWEST_HEIGHT);
-        session.document().shotProperty().addListener(changed -> arrange());
+        session.document().shownProperty().addListener(changed -> arrange());
         session.view().stepProperty().addListener(changed -> fold());
         arrange();
         fold();
@@ -106,7 +110,7 @@ public final class Bench extends VBox {
 
     /** Makes the lanes of levels and sounds anew when these come, go or change places. */
     private void arrange() {
-        Shot shot = session.shot();
+        Shot shot = session.document().shown();
         List<String> levelsNow = shot.levels().stream().map(Level::id).toList();
         List<String> soundsNow = shot.sounds().stream().map(SoundClip::id).toList();
         if (levelsNow.equals(levelIds)
@@ -229,13 +233,61 @@ public final class Bench extends VBox {
         session.transport().playingProperty().addListener((property, before, playing) -> {
             play.setGraphic(Theme.icon(playing ? Icons.PAUSE : Icons.PLAY));
         });
-        ToggleButton loop = Buttons.toggle(Icons.LOOP, "play round and round");
-        loop.selectedProperty().bindBidirectional(session.transport().loopingProperty());
-        // As wide as the loop button, so that play stands under the gate.
+        Button round = Buttons.icon(Icons.LOOP, "", this::turnRound);
+        session.transport().roundProperty().addListener(changed -> showRound(round));
+        showRound(round);
+        MenuButton speed = speed();
+        // As wide as what stands on the right, so that play stands under the gate.
         Region balance = new Region();
-        balance.setMinWidth(28);
-        HBox foot = new HBox(balance, start, back, play, on, end, loop);
+        balance.minWidthProperty()
+                .bind(round.widthProperty().add(speed.widthProperty()).add(4));
+        HBox foot = new HBox(balance, start, back, play, on, end, round, speed);
         foot.getStyleClass().add("gate-foot");
         return foot;
+    }
+
+    /** Once, round and round, to and fro, in turn. */
+    private void turnRound() {
+        Round[] all = Round.values();
+        Round now = session.transport().roundProperty().get();
+        session.transport().roundProperty().set(all[(now.ordinal() + 1) % all.length]);
+    }
+
+    private void showRound(Button button) {
+        Round now = session.transport().roundProperty().get();
+        button.setGraphic(Theme.icon(
+                switch (now) {
+                    case ONCE -> Icons.ONCE;
+                    case LOOP -> Icons.LOOP;
+                    case TO_AND_FRO -> Icons.TO_AND_FRO;
+                }));
+        Buttons.named(
+                button,
+                switch (now) {
+                    case ONCE -> "plays once; click for round and round";
+                    case LOOP -> "plays round and round; click for to and fro";
+                    case TO_AND_FRO -> "plays to and fro; click for once";
+                });
+    }
+
+    private MenuButton speed() {
+        MenuButton button = new MenuButton("1\u00d7");
+        button.getStyleClass().add("speed");
+        button.setFocusTraversable(false);
+        button.setAccessibleText("speed of play");
+        button.setTooltip(new Tooltip("speed of play; sound runs with it"));
+        for (double value : SPEEDS) {
+            MenuItem item = new MenuItem(speedText(value));
+            item.setOnAction(event -> session.transport().speedProperty().set(value));
+            button.getItems().add(item);
+        }
+        session.transport()
+                .speedProperty()
+                .addListener((property, before, now) -> button.setText(speedText(now.doubleValue())));
+        return button;
+    }
+
+    private static String speedText(double value) {
+        return (value == 0.25 ? "\u00bc" : value == 0.5 ? "\u00bd" : Integer.toString((int) value)) + "\u00d7";
     }
 }

@@ -8,6 +8,7 @@ import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.Word;
+import chalktrace.core.time.FrameRange;
 import javafx.beans.InvalidationListener;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -40,6 +41,7 @@ final class WholeShot extends Region {
         session.transport().frameProperty().addListener(repaint);
         session.selection().levelProperty().addListener(repaint);
         scale.pixelsPerFrameProperty().addListener(repaint);
+        session.transport().withinProperty().addListener(repaint);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::go);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::go);
     }
@@ -79,6 +81,11 @@ final class WholeShot extends Region {
         g.setFill(tones.good());
         for (Cue cue : shot.cues()) {
             g.fillRect(cue.seconds() * perSecond, 1, 1.5, 6);
+        }
+        FrameRange within = session.transport().withinProperty().get();
+        if (within != null) {
+            g.setFill(tones.accent());
+            g.fillRect(within.start() * frame, HEIGHT - 2, within.frames() * frame, 2);
         }
         g.setFill(tones.accent());
         g.fillRect(Math.floor(session.transport().frame() * frame), 0, Math.max(2, frame), HEIGHT);

@@ -72,6 +72,7 @@ public final class BoardView extends Region {
         session.view().onionSkinProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);
         session.view().peekBackProperty().addListener(all);
+        session.view().flippedProperty().addListener(all);
         session.transport().playingProperty().addListener(all);
         widthProperty().addListener(resized -> resize());
         heightProperty().addListener(resized -> resize());
@@ -177,7 +178,9 @@ public final class BoardView extends Region {
         String level = session.selection().level();
         boolean onion = session.view().onionSkinProperty().get()
                 && !session.transport().playingProperty().get();
-        if (session.view().peekBackProperty().get()) {
+        if (session.view().flippedProperty().get()) {
+            frame = shot.setup().clamp(session.view().keptFrameProperty().get());
+        } else if (session.view().peekBackProperty().get()) {
             frame = frameBefore(shot, level, frame);
         }
         SceneOptions options = new SceneOptions(

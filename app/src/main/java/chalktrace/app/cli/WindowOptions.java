@@ -28,6 +28,9 @@ public final class WindowOptions {
     @Option(names = "--pen", paramLabel = "STROKES.csv", description = "Let the simulated pen draw recorded strokes.")
     Path pen;
 
+    @Option(names = "--look", paramLabel = "CLIP", description = "Look at footage, to take a part of it in.")
+    Path look;
+
     @Option(names = "--fresh", description = "With demo: put the shipped shot in place of the copy you changed.")
     boolean fresh;
 
@@ -45,6 +48,10 @@ public final class WindowOptions {
 
     public Path pen() {
         return pen;
+    }
+
+    public Path look() {
+        return look;
     }
 
     public boolean isFresh() {

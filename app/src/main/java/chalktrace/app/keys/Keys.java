@@ -75,6 +75,11 @@ public final class Keys {
 
     private boolean press(KeyEvent event, Scene scene) {
         KeyCode code = event.getCode();
+        if (code.isModifierKey()) {
+            // A dialog that a key opened has had its release: with a new modifier a new stroke begins.
+            spent.clear();
+            return false;
+        }
         if (down.containsKey(code) || spent.contains(code)) {
             return true;
         }

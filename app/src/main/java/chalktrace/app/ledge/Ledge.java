@@ -50,7 +50,7 @@ public final class Ledge extends HBox {
         Refresh.on(
                 this,
                 this::showLanding,
-                session.document().shotProperty(),
+                session.document().shownProperty(),
                 session.transport().frameProperty(),
                 session.selection().levelProperty(),
                 session.view().holdFramesProperty());
@@ -116,13 +116,17 @@ public final class Ledge extends HBox {
     }
 
     private void showLanding() {
+        landing.getStyleClass().remove("refused");
+        if (session.document().isLooking()) {
+            landing.setText("none while footage is looked at");
+            return;
+        }
         StrokeLanding next = StrokeLanding.of(
                 session.shot(),
                 String.valueOf(session.selection().level()),
                 session.transport().frame(),
                 session.view().holdFramesProperty().get());
         landing.setText(Landings.words(session.shot(), next));
-        landing.getStyleClass().remove("refused");
         if (!next.canDraw()) {
             landing.getStyleClass().add("refused");
         }

@@ -1,26 +1,27 @@
 package chalktrace.app.session;
 
-import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.sound.PlayPath;
+import chalktrace.core.sound.PlayPath.Round;
 import chalktrace.core.sound.ShotMix;
+import chalktrace.core.time.FrameRange;
 import chalktrace.media.sound.SoundOut;
 import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
-import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
-import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleObjectProperty;
 
 /**
  * Which frame is at the gate, and play. The sound device is the clock: the picture follows what has been heard, and frames
  * that it had no time to show are counted. Lives on the FX thread, with one thread that feeds the device.
  */
 public final class Transport {
-
-    /** About a frame: short enough that an edit is heard at once. */
-    private static final int CHUNK = 2048;
 
     private final Document document;
     private final Sounds sounds;
@@ -29,7 +30,9 @@ public final class Transport {
     private final ReadOnlyBooleanWrapper playing = new ReadOnlyBooleanWrapper();
     private final ReadOnlyIntegerWrapper dropped = new ReadOnlyIntegerWrapper();
     private final ReadOnlyBooleanWrapper audible = new ReadOnlyBooleanWrapper(true);
-    private final BooleanProperty looping = new SimpleBooleanProperty(true);
+    private final ObjectProperty<Round> round = new SimpleObjectProperty<>(Round.LOOP);
+    private final DoubleProperty speed = new SimpleDoubleProperty(1);
+    private final ObjectProperty<FrameRange> within = new SimpleObjectProperty<>();
     private final AnimationTimer pulse = new AnimationTimer() {
         @Override
         public void handle(long now) {
@@ -39,7 +42,7 @@ public final class Transport {
 
     private SoundOut device;
     private Feed feed;
-    private int direction = 1;
+    private FrameRange played = FrameRange.of(0, 1);
 
     Transport(Document document, Sounds sounds, Supplier<SoundOut> devices) {
         this.document = document;
@@ -47,6 +50,7 @@ public final class Transport {
         this.devices = devices;
         document.openingProperty().addListener(opened -> {
             stop();
+            within.set(null);
             frame.set(0);
         });
         document.shownProperty()
@@ -66,8 +70,19 @@ public final class Transport {
         return playing.getReadOnlyProperty();
     }
 
-    public BooleanProperty loopingProperty() {
-        return looping;
+    /** What play does at its end. */
+    public ObjectProperty<Round> roundProperty() {
+        return round;
+    }
+
+    /** How fast play goes: 1 for the shot's own rate. */
+    public DoubleProperty speedProperty() {
+        return speed;
+    }
+
+    /** The frames that play keeps to; null for the whole shot. */
+    public ObjectProperty<FrameRange> withinProperty() {
+        return within;
     }
 
     /** Frames that the last play had no time to show. */
@@ -80,44 +95,55 @@ public final class Transport {
         return audible.getReadOnlyProperty();
     }
 
-    /** 1 when the last step went on, -1 when it went back. */
-    public int direction() {
-        return direction;
-    }
-
     /** Brings a frame to the gate; play ends. */
     public void go(int toFrame) {
         stop();
-        show(document.shown().setup().clamp(toFrame));
+        frame.set(document.shown().setup().clamp(toFrame));
     }
 
+    /** Goes some frames on, or back, and lets their sound be heard. */
     public void step(int by) {
         go(frame.get() + by);
+        scrub();
     }
 
+    /** Plays on from the gate, or stops. */
     public void togglePlay() {
         if (playing.get()) {
             stop();
         } else {
-            play();
+            play(1);
         }
     }
 
-    public void play() {
+    /** @param direction 1 for on, -1 for backwards */
+    public void play(int direction) {
         stop();
-        Shot shot = document.shown();
-        boolean atEnd = frame.get() == shot.setup().length() - 1;
-        int from = atEnd ? 0 : frame.get();
-        show(from);
+        ShotSetup setup = document.shown().setup();
+        played = range(setup);
+        int from = frame.get();
+        boolean atEnd = direction > 0 ? from == played.last() : from == played.start();
+        if (!played.contains(from) || atEnd) {
+            from = direction > 0 ? played.start() : played.last();
+        }
+        frame.set(from);
         dropped.set(0);
-        feed = new Feed(device(), shot.setup(), from, looping.get());
+        long first = sample(setup, direction > 0 ? from : from + 1) - (direction > 0 ? 0 : 1);
+        feed = new Feed(
+                setup,
+                new PlayPath(
+                        first,
+                        sample(setup, played.start()),
+                        sample(setup, played.end()),
+                        direction * speed.get(),
+                        round.get()));
         feed.start();
         playing.set(true);
         pulse.start();
     }
 
     public void stop() {
-        if (playing.get()) {
+        if (feed != null) {
             pulse.stop();
             feed.end();
             feed = null;
@@ -144,6 +170,30 @@ public final class Transport {
         }
     }
 
+    /** The sound of the frame at the gate, once. */
+    private void scrub() {
+        ShotSetup setup = document.shown().setup();
+        if (!device().isAudible() || sounds.mixProperty().get().isSilent()) {
+            return;
+        }
+        long start = sample(setup, frame.get());
+        feed = new Feed(setup, new PlayPath(start, start, sample(setup, frame.get() + 1), 1, Round.ONCE));
+        feed.start();
+    }
+
+    private FrameRange range(ShotSetup setup) {
+        FrameRange wanted = within.get();
+        if (wanted == null) {
+            return setup.frames();
+        }
+        int start = setup.clamp(wanted.start());
+        return new FrameRange(start, Math.max(start + 1, Math.min(setup.length(), wanted.end())));
+    }
+
+    private static long sample(ShotSetup setup, int atFrame) {
+        return Math.round(setup.rate().seconds(atFrame) * ShotMix.SAMPLE_RATE);
+    }
+
     private SoundOut device() {
         if (device == null) {
             device = devices.get();
@@ -153,54 +203,52 @@ public final class Transport {
     }
 
     private void followSound() {
-        int now = feed.frameHeard();
-        if (now >= feed.setup.length()) {
-            int last = feed.setup.length() - 1;
+        if (feed.isOver()) {
+            int last = feed.path.speed() > 0 ? played.last() : played.start();
             stop();
-            show(last);
+            frame.set(last);
             return;
         }
-        int passed = Math.floorMod(now - frame.get(), feed.setup.length());
-        if (passed > 1) {
+        int now = feed.frameHeard();
+        int passed = Math.abs(now - frame.get());
+        // Where a loop comes round, the way between is through its end.
+        passed = Math.min(passed, played.frames() - passed);
+        if (passed > Math.ceil(Math.abs(feed.path.speed()))) {
             dropped.set(dropped.get() + passed - 1);
         }
-        show(now);
+        frame.set(now);
     }
 
-    private void show(int next) {
-        if (next != frame.get()) {
-            direction = next < frame.get() ? -1 : 1;
-            frame.set(next);
-        }
-    }
-
-    /** Feeds the device from a frame on, round and round when looping. */
+    /** Feeds the device along a path. */
     private final class Feed extends Thread {
 
-        private final SoundOut out;
+        /** About a frame: short enough that an edit is heard at once. */
+        private static final int CHUNK = 2048;
+
+        private static final int SILENCE_AFTER = ShotMix.SAMPLE_RATE / 2;
+
+        private final SoundOut out = device();
         private final ShotSetup setup;
-        private final long first;
-        private final long length;
-        private final boolean loop;
+        private final PlayPath path;
         private volatile boolean ended;
 
-        Feed(SoundOut out, ShotSetup setup, int fromFrame, boolean loop) {
+        Feed(ShotSetup setup, PlayPath path) {
             super("play");
             setDaemon(true);
-            this.out = out;
             this.setup = setup;
-            this.first = sample(fromFrame);
-            this.length = sample(setup.length());
-            this.loop = loop;
+            this.path = path;
             out.start();
         }
 
-        /** The frame that belongs to what is heard; the shot's length when all has been heard. */
+        /** The frame that belongs to what is heard. */
         int frameHeard() {
-            long heard = first + out.playedSamples();
-            return !loop && heard >= length
-                    ? setup.length()
-                    : setup.clamp(setup.rate().frameAt((double) (heard % length) / ShotMix.SAMPLE_RATE));
+            double place = path.placeAt(out.playedSamples());
+            int heard = setup.rate().frameAt(place / ShotMix.SAMPLE_RATE);
+            return Math.max(played.start(), Math.min(played.last(), heard));
+        }
+
+        boolean isOver() {
+            return path.isOverAt(out.playedSamples());
         }
 
         void end() {
@@ -216,22 +264,19 @@ public final class Transport {
 
         @Override
         public void run() {
-            long at = first;
+            long at = 0;
             try {
-                while (!ended) {
-                    ShotMix mix = sounds.mixProperty().get();
-                    long place = loop ? at % length : at;
-                    int count = (int) Math.min(CHUNK, Math.max(1, loop ? length - place : CHUNK));
-                    out.write(mix.render(place, count));
-                    at += count;
+                while (!ended && !path.isOverAt(Math.max(0, at - SILENCE_AFTER))) {
+                    // Past the end there is silence, so that the device plays what it still holds.
+                    out.write(
+                            path.isOverAt(at)
+                                    ? new float[2 * CHUNK]
+                                    : path.render(sounds.mixProperty().get(), at, CHUNK));
+                    at += CHUNK;
                 }
             } catch (InterruptedException e) {
                 // Play was ended.
             }
-        }
-
-        private long sample(int atFrame) {
-            return Math.round(setup.rate().seconds(atFrame) * ShotMix.SAMPLE_RATE);
         }
     }
 }

@@ -41,6 +41,8 @@ public final class View {
     private final BooleanProperty footageHidden = new SimpleBooleanProperty();
     private final BooleanProperty wholeWindow = new SimpleBooleanProperty();
     private final BooleanProperty peekBack = new SimpleBooleanProperty();
+    private final BooleanProperty flipped = new SimpleBooleanProperty();
+    private final IntegerProperty keptFrame = new SimpleIntegerProperty();
     private final IntegerProperty holdFrames = new SimpleIntegerProperty(2);
 
     public ObjectProperty<Tool> toolProperty() {
@@ -68,6 +70,16 @@ public final class View {
     /** Whether the drawing before the present one is shown in its place, for as long as a key is held. */
     public BooleanProperty peekBackProperty() {
         return peekBack;
+    }
+
+    /** Whether the kept frame is shown in place of the one at the gate, for as long as a key is held. */
+    public BooleanProperty flippedProperty() {
+        return flipped;
+    }
+
+    /** The frame that flipping shows. */
+    public IntegerProperty keptFrameProperty() {
+        return keptFrame;
     }
 
     /** For how many frames a new drawing shows. */

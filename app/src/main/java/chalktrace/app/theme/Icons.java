@@ -9,6 +9,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignM;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignT;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignV;
 
@@ -22,6 +23,8 @@ public final class Icons {
     public static final Ikon PLAY = MaterialDesignP.PLAY;
     public static final Ikon PAUSE = MaterialDesignP.PAUSE;
     public static final Ikon LOOP = MaterialDesignR.REPEAT;
+    public static final Ikon ONCE = MaterialDesignR.REPEAT_OFF;
+    public static final Ikon TO_AND_FRO = MaterialDesignS.SWAP_HORIZONTAL;
     public static final Ikon SHOWN = MaterialDesignE.EYE_OUTLINE;
     public static final Ikon HIDDEN = MaterialDesignE.EYE_OFF_OUTLINE;
     public static final Ikon LOCKED = MaterialDesignL.LOCK_OUTLINE;

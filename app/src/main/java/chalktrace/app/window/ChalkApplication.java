@@ -12,6 +12,7 @@ import chalktrace.media.sound.DeviceOut;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.logging.Level;
@@ -78,6 +79,15 @@ public final class ChalkApplication extends Application {
         request.strokes().ifPresent(strokes -> session.document()
                 .openingProperty()
                 .addListener(opened -> window.use(new SimulatedPen(strokes))));
+        if (options.look() != null) {
+            session.view().stepProperty().set(Step.GATHER);
+            Runnable look = () -> session.gathering().lookAt(List.of(options.look()), 0);
+            if (request.shot().isPresent()) {
+                session.document().openingProperty().addListener(opened -> look.run());
+            } else {
+                look.run();
+            }
+        }
         if (options.frame() > 0) {
             session.document()
                     .openingProperty()

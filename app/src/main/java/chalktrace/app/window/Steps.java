@@ -4,6 +4,7 @@ import chalktrace.app.session.Session;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
+import chalktrace.core.time.FrameRange;
 import java.util.stream.IntStream;
 
 /** Steps that are longer than a frame. */
@@ -28,6 +29,41 @@ final class Steps {
                         .filter(run -> !run.isBlank())
                         .mapToInt(Exposure::start),
                 direction);
+    }
+
+    /** To the nearest cue in a direction. */
+    void cue(int direction) {
+        to(
+                session.shot().cues().stream()
+                        .mapToInt(cue -> session.shot().setup().rate().nearestFrame(cue.seconds())),
+                direction);
+    }
+
+    /** A second on or back. */
+    void second(int direction) {
+        session.transport()
+                .step(direction * session.document().shown().setup().rate().nearestFrame(1));
+    }
+
+    /** Lets play start with a frame; what it was to end with stays if it still comes later. */
+    void playFrom(int frame) {
+        int end = within().end();
+        session.transport()
+                .withinProperty()
+                .set(new FrameRange(
+                        frame,
+                        end > frame ? end : session.document().shown().setup().length()));
+    }
+
+    /** Lets play end with a frame. */
+    void playTo(int frame) {
+        int start = within().start();
+        session.transport().withinProperty().set(new FrameRange(start <= frame ? start : 0, frame + 1));
+    }
+
+    private FrameRange within() {
+        FrameRange set = session.transport().withinProperty().get();
+        return set == null ? session.document().shown().setup().frames() : set;
     }
 
     private void to(IntStream frames, int direction) {

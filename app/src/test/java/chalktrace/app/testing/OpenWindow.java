@@ -10,16 +10,19 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.logging.LogManager;
+import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The program's window, opened for a test. */
 public final class OpenWindow {
 
-    private static final int LONGEST_WAIT_SECONDS = 60;
+    private static final int LONGEST_WAIT_SECONDS = 30;
 
     public final AnsweredFiles files = new AnsweredFiles();
     public final Session session;
@@ -60,7 +63,7 @@ public final class OpenWindow {
         try {
             WaitForAsyncUtils.waitFor(LONGEST_WAIT_SECONDS, TimeUnit.SECONDS, () -> onFx(condition));
         } catch (TimeoutException e) {
-            throw new AssertionError("waited " + LONGEST_WAIT_SECONDS + " s in vain", e);
+            throw new AssertionError("waited " + LONGEST_WAIT_SECONDS + " s in vain; " + onFx(this::state), e);
         }
     }
 
@@ -80,10 +83,35 @@ public final class OpenWindow {
         });
     }
 
-    /** Clicks what carries a text, such as an answer in a dialog, once it is there. */
+    /** What helps to see why a wait was in vain. */
+    private String state() {
+        return "notice: " + session.notices().latestProperty().get() + ", jobs: "
+                + session.jobs().running().stream().map(job -> job.name()).toList() + ", windows: "
+                + Window.getWindows().size() + ", unsaved: "
+                + session.document().unsavedProperty().get() + ", path: "
+                + session.document().pathProperty().get();
+    }
+
+    /** Clicks what carries a text, once it is there. */
     public void clickText(FxRobot robot, String text) {
         await(() -> robot.lookup(text).tryQuery().isPresent());
+        WaitForAsyncUtils.waitForFxEvents();
         robot.clickOn(text);
+    }
+
+    /** Gives an answer in a dialog; not by pointer, as a dialog that is just opening is not yet in its place. */
+    public void answer(FxRobot robot, String text) {
+        await(() -> robot.lookup(text).tryQuery().isPresent());
+        Platform.runLater(() -> button(robot.lookup(text).query()).fire());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static ButtonBase button(Node node) {
+        Node at = node;
+        while (!(at instanceof ButtonBase)) {
+            at = at.getParent();
+        }
+        return (ButtonBase) at;
     }
 
     /** Clicks a button, toggle or other node by its id. */

@@ -7,6 +7,7 @@ import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.LevelEdits;
+import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Cue;
@@ -15,12 +16,16 @@ import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.Word;
+import chalktrace.core.sound.PlayPath.Round;
+import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.testing.Clips;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import javafx.event.ActionEvent;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -29,6 +34,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** What people do with pointer and keys, and what bad input gets. */
 @ExtendWith(ApplicationExtension.class)
@@ -139,6 +145,64 @@ class WindowTest {
     }
 
     @Test
+    void playKeepsToItsFramesAndGoesBackwardsOnce(FxRobot robot) {
+        robot.clickOn("#frame-field").write("5").type(KeyCode.ENTER);
+        robot.press(KeyCode.SHIFT).type(KeyCode.E).release(KeyCode.SHIFT);
+        robot.clickOn("#frame-field").write("8").type(KeyCode.ENTER);
+        robot.press(KeyCode.SHIFT).type(KeyCode.R).release(KeyCode.SHIFT);
+        assertThat(window.session.transport().withinProperty().get()).isEqualTo(new FrameRange(4, 8));
+        robot.interact(() -> window.session.transport().roundProperty().set(Round.ONCE));
+        robot.press(KeyCode.SHIFT).type(KeyCode.SPACE).release(KeyCode.SHIFT);
+        window.await(() -> !window.session.transport().playingProperty().get());
+        assertThat(window.session.transport().frame()).isEqualTo(4);
+        robot.type(KeyCode.SPACE);
+        window.await(() -> !window.session.transport().playingProperty().get());
+        assertThat(window.session.transport().frame()).isEqualTo(7);
+    }
+
+    @Test
+    void stepsGoByCueAndSecondAndFlippingShowsTheKeptFrame(FxRobot robot) {
+        robot.interact(() -> window.session.document().apply(MarkEdits.addCue(new Cue("cue-1", "step", 1.0))));
+        robot.press(KeyCode.SHIFT).type(KeyCode.G).release(KeyCode.SHIFT);
+        assertThat(window.session.transport().frame()).isEqualTo(24);
+        robot.press(KeyCode.SHIFT).type(KeyCode.BACK_QUOTE).release(KeyCode.SHIFT);
+        robot.press(KeyCode.SHIFT).type(KeyCode.V).release(KeyCode.SHIFT);
+        assertThat(window.session.transport().frame()).isEqualTo(48);
+        robot.press(KeyCode.SHIFT).type(KeyCode.C).release(KeyCode.SHIFT);
+        robot.press(KeyCode.BACK_QUOTE);
+        assertThat(window.session.view().flippedProperty().get()).isTrue();
+        assertThat(window.session.view().keptFrameProperty().get()).isEqualTo(24);
+        robot.release(KeyCode.BACK_QUOTE);
+        assertThat(window.session.view().flippedProperty().get()).isFalse();
+    }
+
+    @Test
+    void theShotIsSetUpAnewAtAnyTimeAndNonsenseIsRefused(FxRobot robot) {
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(() -> {
+            TextField first = robot.lookup("#setup-first-number").queryAs(TextField.class);
+            first.setText("101");
+            first.fireEvent(new ActionEvent());
+            TextField rate = robot.lookup("#setup-rate").queryAs(TextField.class);
+            rate.setText("12");
+            rate.fireEvent(new ActionEvent());
+        });
+        assertThat(shot().setup().firstNumber()).isEqualTo(101);
+        assertThat(shot().setup().rate()).isEqualTo(FrameRate.of(12));
+        assertThat(robot.lookup("#frame-field").queryTextInputControl().getText())
+                .isEqualTo("101");
+        Shot before = shot();
+        robot.interact(() -> {
+            TextField size = robot.lookup("#setup-size").queryAs(TextField.class);
+            size.setText("huge");
+            size.fireEvent(new ActionEvent());
+        });
+        assertThat(shot()).isSameAs(before);
+        assertThat(notice(robot)).contains("huge");
+    }
+
+    @Test
     void aNewShotIsMadeInOneCardWithTheClipsOwnValuesOffered(FxRobot robot) throws Exception {
         window.files.media = Clips.numbered(folder.resolve("walk.mp4"), 60, FrameRate.of(25), 10);
         robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
@@ -191,10 +255,10 @@ class WindowTest {
         stroke(robot, 300, 200, 700, 300);
         window.files.saveAs = folder.resolve("mine.chalk");
         robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
-        window.clickText(robot, "Go back");
+        window.answer(robot, "Go back");
         assertThat(robot.lookup("#make-shot").tryQuery()).isEmpty();
         robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
-        window.clickText(robot, "Save");
+        window.answer(robot, "Save");
         window.await(() -> robot.lookup("#make-shot").tryQuery().isPresent());
         assertThat(folder.resolve("mine.chalk")).exists();
         robot.type(KeyCode.ESCAPE);

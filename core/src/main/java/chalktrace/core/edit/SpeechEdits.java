@@ -94,15 +94,20 @@ public final class SpeechEdits {
 
     private static Shot withMouthsOf(Shot shot, List<Word> words) {
         Shot changed = shot.withWords(words);
+        return mouthsAnew(changed, LetterMouths.of(changed.words(), changed.setup()));
+    }
+
+    /** With these mouths, but for those that were set by hand. */
+    static Shot mouthsAnew(Shot shot, List<MouthSpan> spans) {
         List<MouthSpan> byHand =
                 shot.mouths().stream().filter(MouthSpan::byHand).toList();
-        List<MouthSpan> spans = LetterMouths.of(changed.words(), changed.setup());
+        List<MouthSpan> all = spans;
         for (MouthSpan span : byHand) {
-            spans = cut(spans, span.range());
+            all = cut(all, span.range());
         }
-        List<MouthSpan> all = new ArrayList<>(spans);
-        all.addAll(byHand);
-        return changed.withMouths(all);
+        List<MouthSpan> together = new ArrayList<>(all);
+        together.addAll(byHand);
+        return shot.withMouths(together);
     }
 
     private static List<MouthSpan> cut(List<MouthSpan> spans, FrameRange out) {

@@ -48,6 +48,10 @@ public record ShotSetup(FrameRate rate, PictureSize size, int length, int firstN
         return number - firstNumber;
     }
 
+    public ShotSetup withPaper(Rgb color) {
+        return new ShotSetup(rate, size, length, firstNumber, color);
+    }
+
     public ShotSetup withLength(int frames) {
         return new ShotSetup(rate, size, frames, firstNumber, paper);
     }

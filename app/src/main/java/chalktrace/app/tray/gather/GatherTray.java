@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 
 /** Each reference of the shot as a card. */
@@ -26,12 +27,15 @@ public final class GatherTray extends VBox {
     private final VBox cards = new VBox(8);
     private final Map<String, FootageCard> footageCards = new HashMap<>();
     private final Map<String, SoundCard> soundCards = new HashMap<>();
+    private final SetupCard setup;
+    private final Label setupTitle = Rows.section("The shot");
     private Gathered lookedAt;
     private LookCard lookCard;
 
     public GatherTray(Session session, FileChoice files) {
         this.session = session;
         this.files = files;
+        this.setup = new SetupCard(session);
         getStyleClass().add("content");
         Button add = Buttons.main(Icons.ADD, "Add footage or sound", this::add);
         add.setMaxWidth(Double.MAX_VALUE);
@@ -72,6 +76,7 @@ public final class GatherTray extends VBox {
             cards.getChildren().setAll(lookCard);
             return;
         }
+        setup.show(shot.setup());
         for (Footage clip : shot.footage()) {
             FootageCard card = footageCards.computeIfAbsent(clip.id(), id -> new FootageCard(session, files, id));
             card.show(clip);
@@ -82,6 +87,8 @@ public final class GatherTray extends VBox {
             card.show(clip);
             all.add(card);
         }
+        all.add(setupTitle);
+        all.add(setup);
         if (!cards.getChildren().equals(all)) {
             cards.getChildren().setAll(all);
         }

@@ -74,13 +74,19 @@ final class LookCard extends VBox {
                         row("to", out, Buttons.text("here", "to the picture at the gate", () -> here(out))),
                         row("every", every, quiet("picture")),
                         paces(),
-                        row("speed", speed, quiet("times, with time kept")),
+                        row("speed", speed, quiet("times as fast")),
                         row("starts at", start, quiet("in the shot")),
                         lengthFollows,
                         setupFollows,
                         result,
-                        new HBox(8, take, back));
+                        foot(take, back));
         show();
+    }
+
+    private static HBox foot(Button take, Button back) {
+        HBox foot = new HBox(8, take, back);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        return foot;
     }
 
     private String facts(Gathered source) {

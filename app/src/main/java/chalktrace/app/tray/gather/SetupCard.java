@@ -1,0 +1,120 @@
+package chalktrace.app.tray.gather;
+
+import chalktrace.app.controls.Colors;
+import chalktrace.app.session.Session;
+import chalktrace.core.edit.SetupEdits;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.time.FrameRate;
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.control.ColorPicker;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
+
+/** What the shot is made on, open to change at any time. */
+final class SetupCard extends GridPane {
+
+    private final Session session;
+    private final TextField rate = field(0, "rate", "frames a second");
+    private final TextField size = field(1, "size", "width x height in pixels");
+    private final TextField length = field(2, "length", "frames");
+    private final TextField firstNumber = field(3, "first number", "under which the first frame is shown");
+    private final ColorPicker paper = new ColorPicker();
+
+    SetupCard(Session session) {
+        this.session = session;
+        getStyleClass().add("card");
+        setHgap(8);
+        setVgap(4);
+        setAlignment(Pos.CENTER_LEFT);
+        on(rate, text -> withRate(FrameRate.parse(text)));
+        on(size, text -> withSize(PictureSize.parse(text)));
+        on(length, text -> session.shot().setup().withLength(whole(text)));
+        on(firstNumber, text -> withFirstNumber(whole(text)));
+        Label name = new Label("paper");
+        name.getStyleClass().add("quiet");
+        add(name, 0, 4);
+        add(paper, 1, 4);
+        paper.setFocusTraversable(false);
+        paper.setMaxWidth(Double.MAX_VALUE);
+        paper.setOnAction(event -> apply(session.shot().setup().withPaper(Colors.rgb(paper.getValue()))));
+    }
+
+    void show(ShotSetup setup) {
+        show(rate, setup.rate().spoken());
+        show(size, setup.size().toString());
+        show(length, Integer.toString(setup.length()));
+        show(firstNumber, Integer.toString(setup.firstNumber()));
+        paper.setValue(Colors.of(setup.paper()));
+    }
+
+    private TextField field(int row, String name, String use) {
+        TextField field = new TextField();
+        field.getStyleClass().add("value-field");
+        field.setAccessibleText(name + ": " + use);
+        field.setId("setup-" + name.replace(' ', '-'));
+        field.setFocusTraversable(false);
+        field.setPrefWidth(130);
+        Label label = new Label(name);
+        label.getStyleClass().add("quiet");
+        label.setMinWidth(84);
+        add(label, 0, row);
+        add(field, 1, row);
+        return field;
+    }
+
+    private void on(TextField field, Function<String, ShotSetup> read) {
+        Runnable typed = () -> {
+            try {
+                apply(read.apply(field.getText()));
+            } catch (IllegalArgumentException e) {
+                session.notices().problem(e.getMessage());
+            }
+            show(session.shot().setup());
+        };
+        field.setOnAction(event -> {
+            typed.run();
+            getParent().requestFocus();
+        });
+        field.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                typed.run();
+            }
+        });
+    }
+
+    private void apply(ShotSetup setup) {
+        session.document().apply(SetupEdits.change(setup));
+    }
+
+    private ShotSetup withRate(FrameRate newRate) {
+        ShotSetup s = session.shot().setup();
+        return new ShotSetup(newRate, s.size(), s.length(), s.firstNumber(), s.paper());
+    }
+
+    private ShotSetup withSize(PictureSize newSize) {
+        ShotSetup s = session.shot().setup();
+        return new ShotSetup(s.rate(), newSize, s.length(), s.firstNumber(), s.paper());
+    }
+
+    private ShotSetup withFirstNumber(int number) {
+        ShotSetup s = session.shot().setup();
+        return new ShotSetup(s.rate(), s.size(), s.length(), number, s.paper());
+    }
+
+    private static int whole(String text) {
+        try {
+            return Integer.parseInt(text.strip());
+        } catch (NumberFormatException e) {
+            throw new IllegalArgumentException("\"" + text.strip() + "\" is no whole number.", e);
+        }
+    }
+
+    private static void show(TextField field, String text) {
+        if (!field.isFocused()) {
+            field.setText(text);
+        }
+    }
+}
