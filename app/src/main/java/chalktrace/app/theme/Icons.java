@@ -38,6 +38,7 @@ public final class Icons {
     public static final Ikon MOVIE = MaterialDesignM.MOVIE_OUTLINE;
     public static final Ikon PICTURES = MaterialDesignI.IMAGE_MULTIPLE_OUTLINE;
     public static final Ikon FIND_FILE = MaterialDesignF.FOLDER_SEARCH_OUTLINE;
+    public static final Ikon REPLACE = MaterialDesignF.FILE_REPLACE_OUTLINE;
     public static final Ikon AUDIBLE = MaterialDesignV.VOLUME_HIGH;
     public static final Ikon MUTED = MaterialDesignV.VOLUME_OFF;
 

@@ -8,6 +8,7 @@ import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.testing.Clips;
@@ -121,6 +122,31 @@ class GatherTest {
         window.clickText(robot, "Go back");
         assertThat(shot()).isSameAs(before);
         assertThat(window.session.document().shown()).isSameAs(before);
+    }
+
+    @Test
+    void aLostFileIsFoundAndWithItAllOthersOfItsFolder(FxRobot robot) throws Exception {
+        Path one = first();
+        Path two = Clips.numbered(folder.resolve("second.mp4"), 24, FrameRate.FILM, 3);
+        robot.interact(() -> window.workbench.drop(List.of(one, two)));
+        window.await(() -> shot().footage().size() == 2);
+        Path shotFile = folder.resolve("lost.chalk");
+        robot.interact(() -> window.session.shelf().save(shotFile, () -> {}));
+        window.await(() -> !window.session.document().unsavedProperty().get());
+        robot.interact(() -> window.session.shelf().startNew(Shot.empty("other", ShotSetup.standard())));
+        Path moved = Files.createDirectories(folder.resolve("moved/deeper"));
+        Files.move(one, moved.resolve("first.mp4"));
+        Files.move(two, folder.resolve("moved/second.mp4"));
+
+        window.open(shotFile);
+        window.await(() -> window.session.footages().problems().size() == 2);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
+        window.files.media = folder.resolve("moved/second.mp4");
+        window.clickText(robot, "Find the file");
+        window.await(() -> window.session.footages().problems().isEmpty()
+                && window.session.footages().opened().size() == 2);
+        assertThat(shot().footage()).extracting(Footage::file).allMatch(file -> Files.exists(Path.of(file)));
+        assertThat(shot().sounds()).allMatch(clip -> Files.exists(Path.of(clip.file())));
     }
 
     private Path first() {

@@ -5,6 +5,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.UnaryOperator;
 
 /** Edits of footage and sound. */
@@ -35,11 +36,16 @@ public final class ReferenceEdits {
 
     /** Puts another file in the place of one, for all footage and sound that comes from it; all else stays. */
     public static Edit relink(String lost, String found) {
-        return new Edit("find a lost file", shot -> shot.withFootage(shot.footage().stream()
-                        .map(clip -> clip.file().equals(lost) ? clip.withFile(found) : clip)
+        return relink(Map.of(lost, found));
+    }
+
+    /** Puts other files in the place of some, by their paths. */
+    public static Edit relink(Map<String, String> foundByLost) {
+        return new Edit("put another file in place", shot -> shot.withFootage(shot.footage().stream()
+                        .map(clip -> clip.withFile(foundByLost.getOrDefault(clip.file(), clip.file())))
                         .toList())
                 .withSounds(shot.sounds().stream()
-                        .map(clip -> clip.file().equals(lost) ? clip.withFile(found) : clip)
+                        .map(clip -> clip.withFile(foundByLost.getOrDefault(clip.file(), clip.file())))
                         .toList()));
     }
 

@@ -17,10 +17,22 @@ import java.awt.geom.Rectangle2D;
  *
  * @param displaySize the size at which the picture is meant to be seen, after turning
  * @param turnDegrees how far the stored picture is turned to stand upright, counter-clockwise
+ * @param mirrored whether left and right are exchanged after that
  */
 public record FootageLayer(
-        Picture picture, PictureSize displaySize, int turnDegrees, Placement placement, Footage.Look look)
+        Picture picture,
+        PictureSize displaySize,
+        int turnDegrees,
+        Placement placement,
+        Footage.Look look,
+        boolean mirrored)
         implements SceneLayer {
+
+    /** Footage that is not mirrored. */
+    public FootageLayer(
+            Picture picture, PictureSize displaySize, int turnDegrees, Placement placement, Footage.Look look) {
+        this(picture, displaySize, turnDegrees, placement, look, false);
+    }
 
     /** A source is halved until a device pixel covers at most this many of its samples in a row. */
     private static final double COARSEST_STEP = 1.6;
@@ -44,22 +56,36 @@ public record FootageLayer(
         }
         toSource.preConcatenate(halving);
         Toning toning = new Toning(look, placement.opacity());
-        if (toSource.getShearX() == 0 && toSource.getShearY() == 0) {
+        if (toSource.getShearX() == 0 && toSource.getShearY() == 0 && toSource.getScaleY() > 0) {
             paintUpright(source, toSource, area, tile, toning);
         } else {
             paintTurned(source, toSource, area, tile, toning);
         }
     }
 
+    /** Whole rows at once; mirrored ones are sampled from their other end and turned round. */
     private static void paintUpright(
             Picture source, AffineTransform toSource, Rectangle area, PixelTile tile, Toning toning) {
-        double first = toSource.getScaleX() * (area.x + 0.5) + toSource.getTranslateX() - 0.5;
-        PictureSampling columns = new PictureSampling(settled(first), toSource.getScaleX(), area.width);
+        boolean reversed = toSource.getScaleX() < 0;
+        double leftmost = reversed ? area.x + area.width - 0.5 : area.x + 0.5;
+        double first = toSource.getScaleX() * leftmost + toSource.getTranslateX() - 0.5;
+        PictureSampling columns = new PictureSampling(settled(first), Math.abs(toSource.getScaleX()), area.width);
         int[] row = new int[area.width];
         for (int y = area.y; y < area.y + area.height; y++) {
             double sourceY = toSource.getScaleY() * (y + 0.5) + toSource.getTranslateY() - 0.5;
             source.argbRow(columns, settled(sourceY), area.width, row);
+            if (reversed) {
+                reverse(row);
+            }
             toning.lay(row, source.isOpaque(), area.width, tile.pixels(), tile.index(area.x, y));
+        }
+    }
+
+    private static void reverse(int[] row) {
+        for (int left = 0, right = row.length - 1; left < right; left++, right--) {
+            int word = row[left];
+            row[left] = row[right];
+            row[right] = word;
         }
     }
 
@@ -91,7 +117,7 @@ public record FootageLayer(
                 surface.size().width() / (double) displaySize.width(),
                 surface.size().height() / (double) displaySize.height());
         transform.translate(middleX, middleY);
-        transform.scale(fit, fit);
+        transform.scale(mirrored ? -fit : fit, fit);
         transform.quadrantRotate(Math.floorMod(-turnDegrees / 90, 4));
         boolean onItsSide = turnDegrees % 180 != 0;
         double uprightWidth = onItsSide ? displaySize.height() : displaySize.width();

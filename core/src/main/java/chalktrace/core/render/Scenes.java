@@ -17,12 +17,12 @@ public final class Scenes {
 
     private Scenes() {}
 
-    /** The frame's layers: paper, footage, levels from back to front, each level's onion skin under it, the mouth. */
+    /** The frame's layers: paper, footage, levels from back to front, each level's onion skin under it, the mouth, footage over all. */
     public static Scene of(Shot shot, int frame, SceneOptions options, FootagePictures pictures) {
         List<SceneLayer> layers = new ArrayList<>();
         layers.add(new PaperLayer(shot.setup().paper()));
         if (options.footage()) {
-            addFootage(shot, frame, pictures, layers);
+            addFootage(shot, frame, false, pictures, layers);
         }
         for (int i = shot.levels().size() - 1; i >= 0; i--) {
             Level level = shot.levels().get(i);
@@ -41,20 +41,25 @@ public final class Scenes {
             }
         }
         addMouth(shot, frame, layers);
+        if (options.footage()) {
+            addFootage(shot, frame, true, pictures, layers);
+        }
         return new Scene(shot.setup().size(), layers);
     }
 
-    private static void addFootage(Shot shot, int frame, FootagePictures pictures, List<SceneLayer> layers) {
+    private static void addFootage(
+            Shot shot, int frame, boolean over, FootagePictures pictures, List<SceneLayer> layers) {
         for (int i = shot.footage().size() - 1; i >= 0; i--) {
             Footage footage = shot.footage().get(i);
-            if (footage.visible()) {
+            if (footage.visible() && footage.over() == over) {
                 pictures.at(footage, frame)
                         .map(shown -> new FootageLayer(
                                 shown.picture(),
                                 shown.displaySize(),
                                 shown.turnDegrees(),
                                 footage.placement(),
-                                footage.look()))
+                                footage.look(),
+                                footage.mirrored()))
                         .ifPresent(layers::add);
             }
         }

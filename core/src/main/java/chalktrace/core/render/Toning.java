@@ -10,6 +10,7 @@ final class Toning {
     private final int tintRed;
     private final int tintGreen;
     private final int tintBlue;
+    private final int saturation;
     private final int opacity;
 
     Toning(Footage.Look look, double opacity) {
@@ -18,6 +19,7 @@ final class Toning {
         this.tintRed = look.color().red();
         this.tintGreen = look.color().green();
         this.tintBlue = look.color().blue();
+        this.saturation = Blend.share(look.saturation());
         this.opacity = Blend.share(opacity);
     }
 
@@ -26,6 +28,12 @@ final class Toning {
      * @param opaque whether all words are known to be opaque
      */
     void lay(int[] row, boolean opaque, int count, int[] pixels, int at) {
+        if (saturation < 256) {
+            for (int i = 0; i < count; i++) {
+                int grey = lightness(row[i]) * 0x010101;
+                row[i] = row[i] & 0xFF000000 | Blend.mix(grey, row[i], saturation) & 0xFFFFFF;
+            }
+        }
         if (tint > 0) {
             for (int i = 0; i < count; i++) {
                 row[i] = row[i] & 0xFF000000 | Blend.mix(row[i], tinted(row[i]), tint) & 0xFFFFFF;
@@ -53,8 +61,13 @@ final class Toning {
 
     /** The word's lightness in shades from black over the tint's colour to white. */
     private int tinted(int word) {
-        int light = (word >> 16 & 255) * 54 + (word >> 8 & 255) * 183 + (word & 255) * 19 >> 8;
+        int light = lightness(word);
         return shade(tintRed, light) << 16 | shade(tintGreen, light) << 8 | shade(tintBlue, light);
+    }
+
+    /** After the luma weights of BT.709. */
+    private static int lightness(int word) {
+        return (word >> 16 & 255) * 54 + (word >> 8 & 255) * 183 + (word & 255) * 19 >> 8;
     }
 
     private static int shade(int part, int light) {

@@ -117,15 +117,8 @@ class FrameComposerTest {
         Arrays.fill(red, 0xFFC00000);
         FootagePictures pictures =
                 (clip, frame) -> Optional.of(new FootagePictures.Shown(new ArgbPicture(size, red), size, 0));
-        Footage clip = new Footage(
-                "footage-1",
-                "clip",
-                "/clip.mp4",
-                Conform.whole(0, PictureTimes.even(FrameRate.FILM, 48)),
-                Placement.AS_IS,
-                Footage.Look.AS_IS,
-                true,
-                true);
+        Footage clip =
+                Footage.of("footage-1", "clip", "/clip.mp4", Conform.whole(0, PictureTimes.even(FrameRate.FILM, 48)));
         Shot shot = Shots.empty().withFootage(List.of(clip));
         assertThat(at(whole(shot, 0, EXPORT, pictures), 3, 3)).isEqualTo(0xFFC00000);
         assertThat(at(whole(shot, 0, SceneOptions.export(false), pictures), 3, 3))
@@ -137,6 +130,47 @@ class FrameComposerTest {
         Shot grey = shot.withFootage("footage-1", c -> c.withLook(Footage.Look.AS_IS.withTint(1)));
         int tinted = at(whole(grey, 0, EXPORT, pictures), 3, 3);
         assertThat(tinted & 255).as("shades of the tint's blue").isGreaterThan(tinted >> 16 & 255);
+    }
+
+    /** A clip whose left half is red and whose right half is blue. */
+    private static FootagePictures redAndBlue() {
+        PictureSize size = new PictureSize(WIDTH, HEIGHT);
+        int[] words = new int[WIDTH * HEIGHT];
+        for (int i = 0; i < words.length; i++) {
+            words[i] = i % WIDTH < WIDTH / 2 ? 0xFFC00000 : 0xFF0000C0;
+        }
+        return (clip, frame) -> Optional.of(new FootagePictures.Shown(new ArgbPicture(size, words), size, 0));
+    }
+
+    private static Footage halves() {
+        return Footage.of("footage-1", "halves", "/clip.mp4", Conform.whole(0, PictureTimes.even(FrameRate.FILM, 48)));
+    }
+
+    @Test
+    void mirroredFootageExchangesLeftAndRight() {
+        Shot shot = Shots.empty().withFootage(List.of(halves().withMirrored(true)));
+        int[] mirrored = whole(shot, 0, EXPORT, redAndBlue());
+        assertThat(at(mirrored, 0, 5)).isEqualTo(0xFF0000C0);
+        assertThat(at(mirrored, WIDTH / 2 - 1, 5)).isEqualTo(0xFF0000C0);
+        assertThat(at(mirrored, WIDTH / 2, 5)).isEqualTo(0xFFC00000);
+        assertThat(at(mirrored, WIDTH - 1, 5)).isEqualTo(0xFFC00000);
+    }
+
+    @Test
+    void footageLiesOverTheDrawingsWhenItIsToldTo() {
+        Shot under = lines(Exposure.of(0, 1, 1)).withFootage(List.of(halves()));
+        Shot over = under.withFootage("footage-1", clip -> clip.withOver(true));
+        assertThat(at(whole(under, 0, EXPORT, redAndBlue()), 50, 20)).isEqualTo(YELLOW);
+        assertThat(at(whole(over, 0, EXPORT, redAndBlue()), 50, 20)).isEqualTo(0xFFC00000);
+    }
+
+    @Test
+    void footageWithoutSaturationIsGreyOfItsLightness() {
+        Shot shot = Shots.empty().withFootage(List.of(halves().withLook(Footage.Look.AS_IS.withSaturation(0))));
+        int grey = at(whole(shot, 0, EXPORT, redAndBlue()), 3, 3) & 0xFFFFFF;
+        // ITU-R BT.709 luma of (192, 0, 0): 0.2126 x 192 = 40.8.
+        assertThat(grey & 255).isBetween(39, 41);
+        assertThat(grey).isEqualTo((grey & 255) * 0x010101);
     }
 
     /** Between the red 0xC00000 and white, to the nearest step. */

@@ -70,15 +70,9 @@ public final class TracedShot {
         double[] mouth = new Tracing(performance.at(Performance.LINE + 20), Performance.LINE + 20).mouth();
         Shot shot = empty.withLevels(List.of(cup(blue), secondPass(dark), roughs(rough)))
                 .withGroups(List.of(new LevelGroup("group-1", "figure", List.of("level-2", "level-1"), true, false, 1)))
-                .withFootage(List.of(new Footage(
-                        "footage-1",
-                        "kettle clip",
-                        clip.toString(),
-                        Conform.whole(0, reference.times()),
-                        Placement.AS_IS,
-                        Footage.Look.AS_IS.withLighten(0.2),
-                        true,
-                        true)))
+                .withFootage(List.of(
+                        Footage.of("footage-1", "kettle clip", clip.toString(), Conform.whole(0, reference.times()))
+                                .withLook(Footage.Look.AS_IS.withLighten(0.2))))
                 .withSounds(List.of(
                         new SoundClip("sound-1", "kettle clip", clip.toString(), 0, 0, false),
                         new SoundClip("sound-2", "the line", line.toString(), lineStart, 0, false)))

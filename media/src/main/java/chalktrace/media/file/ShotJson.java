@@ -232,8 +232,13 @@ final class ShotJson {
         to.putObject("look")
                 .put("lighten", clip.look().lighten())
                 .put("tint", clip.look().tint())
-                .put("color", clip.look().color().hex());
-        to.put("visible", clip.visible()).put("locked", clip.locked());
+                .put("color", clip.look().color().hex())
+                .put("saturation", clip.look().saturation());
+        to.put("visible", clip.visible())
+                .put("locked", clip.locked())
+                .put("mirrored", clip.mirrored())
+                .put("over", clip.over())
+                .put("note", clip.note());
     }
 
     private static Footage footage(JsonFields f, UnaryOperator<String> path) throws JsonFields.WrongField {
@@ -251,9 +256,16 @@ final class ShotJson {
                                 c.oneOf("pace", Conform.Pace.class),
                                 c.has("speed") ? c.number("speed") : 1)),
                 placement(f.object("placement")),
-                new Footage.Look(look.number("lighten"), look.number("tint"), Rgb.parse(look.text("color"))),
+                new Footage.Look(
+                        look.number("lighten"),
+                        look.number("tint"),
+                        Rgb.parse(look.text("color")),
+                        look.has("saturation") ? look.number("saturation") : 1),
                 f.flag("visible"),
-                f.flag("locked"));
+                f.flag("locked"),
+                f.has("mirrored") && f.flag("mirrored"),
+                f.has("over") && f.flag("over"),
+                f.has("note") ? f.text("note") : "");
     }
 
     private static ShotSetup setup(JsonFields f) throws JsonFields.WrongField {

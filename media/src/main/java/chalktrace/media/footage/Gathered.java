@@ -4,7 +4,6 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
-import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
@@ -108,15 +107,11 @@ public record Gathered(
                         0,
                         false));
         return pictures.map(p -> ReferenceEdits.takeIn(
-                        new Footage(
+                        Footage.of(
                                 shot.newId("footage"),
                                 name,
                                 path,
-                                conform.orElseGet(() -> Conform.whole(startFrame, p.times())),
-                                Placement.AS_IS,
-                                Footage.Look.AS_IS,
-                                true,
-                                true),
+                                conform.orElseGet(() -> Conform.whole(startFrame, p.times()))),
                         sound.map(List::of).orElse(List.of())))
                 .orElseGet(() -> ReferenceEdits.takeIn(sound.orElseThrow()));
     }

@@ -74,9 +74,12 @@ class ShotFileTest {
                         folder.resolve("media/clip.mp4").toString(),
                         new Conform(2, 1, 90, 2, Conform.Pace.KEEP_TIME),
                         Placement.AS_IS.withOpacity(0.4),
-                        Footage.Look.AS_IS.withLighten(0.3).withTint(0.1),
+                        Footage.Look.AS_IS.withLighten(0.3).withTint(0.1).withSaturation(0.5),
                         true,
-                        true)))
+                        true,
+                        true,
+                        true,
+                        "from the harbour, for study only")))
                 .withSounds(List.of(new SoundClip(
                         "sound-1", "line", folder.resolve("line.wav").toString(), 1.5, -6, true)))
                 .withMouthPlace(new MouthPlace(100.5, 60, 24, true))

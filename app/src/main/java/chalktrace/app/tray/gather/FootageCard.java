@@ -14,13 +14,16 @@ import chalktrace.core.shot.Placement;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.footage.Reference;
+import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -46,6 +49,10 @@ final class FootageCard extends VBox {
     private final ValueSlider y;
     private final ValueSlider size;
     private final ValueSlider turn;
+    private final ValueSlider saturation;
+    private final CheckBox mirrored = new CheckBox("mirrored");
+    private final CheckBox over = new CheckBox("over the drawings");
+    private final TextField note = new TextField();
 
     FootageCard(Session session, FileChoice files, String id) {
         this.session = session;
@@ -55,7 +62,26 @@ final class FootageCard extends VBox {
         name.getStyleClass().add("strong");
         Button remove = Buttons.icon(Icons.REMOVE, "take this footage out of the shot", () -> session.document()
                 .apply(ReferenceEdits.remove(id)));
-        HBox head = new HBox(4, name, Rows.space(), eye, remove);
+        Button replace = Buttons.icon(Icons.REPLACE, "put another file in its place; all else stays", this::find);
+        HBox head = new HBox(4, name, Rows.space(), replace, eye, remove);
+        for (CheckBox box : List.of(mirrored, over)) {
+            box.setFocusTraversable(false);
+        }
+        mirrored.setOnAction(event -> change("mirror", f -> f.withMirrored(mirrored.isSelected())));
+        over.setOnAction(event -> change("put over or under the drawings", f -> f.withOver(over.isSelected())));
+        note.setPromptText("where it is from, what it may be used for");
+        note.setFocusTraversable(false);
+        note.setOnAction(event -> getParent().requestFocus());
+        note.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused
+                    && !note.getText()
+                            .equals(session.shot()
+                                    .footage(id)
+                                    .map(Footage::note)
+                                    .orElse(note.getText()))) {
+                change("note", f -> f.withNote(note.getText()));
+            }
+        });
         head.setAlignment(Pos.CENTER_LEFT);
         HBox top = new HBox(8, picture, new VBox(2, facts, meets));
         problem.getStyleClass().add("bad");
@@ -85,7 +111,25 @@ final class FootageCard extends VBox {
                 180,
                 1,
                 v -> f -> f.withPlacement(f.placement().withDegrees(v)));
-        getChildren().addAll(head, top, problem, find, opacity, lighten, tint, x, y, size, turn);
+        saturation =
+                slider("saturation", 0, 100, 0, v -> f -> f.withLook(f.look().withSaturation(v / 100)));
+        getChildren()
+                .addAll(
+                        head,
+                        top,
+                        problem,
+                        find,
+                        opacity,
+                        lighten,
+                        saturation,
+                        tint,
+                        x,
+                        y,
+                        size,
+                        turn,
+                        mirrored,
+                        over,
+                        note);
     }
 
     void show(Footage clip) {
@@ -114,6 +158,12 @@ final class FootageCard extends VBox {
         y.show(placement.y());
         size.show(placement.scale() * 100);
         turn.show(placement.degrees());
+        saturation.show(clip.look().saturation() * 100);
+        mirrored.setSelected(clip.mirrored());
+        over.setSelected(clip.over());
+        if (!note.isFocused()) {
+            note.setText(clip.note());
+        }
     }
 
     private void describe(Footage clip, Reference reference) {
@@ -157,11 +207,8 @@ final class FootageCard extends VBox {
     }
 
     private void find() {
-        files.openMedia().filter(chosen -> !chosen.isEmpty()).ifPresent(chosen -> {
-            String found = chosen.get(0).toAbsolutePath().normalize().toString().replace('\\', '/');
-            String lost = session.shot().footage(id).map(Footage::file).orElse("");
-            session.document().apply(ReferenceEdits.relink(lost, found));
-        });
+        files.openMedia().filter(chosen -> !chosen.isEmpty()).ifPresent(chosen -> session.gathering()
+                .find(session.shot().footage(id).map(Footage::file).orElse(""), chosen.get(0)));
     }
 
     private static void show(Node node, boolean shown) {

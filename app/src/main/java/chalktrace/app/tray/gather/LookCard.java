@@ -138,22 +138,18 @@ final class LookCard extends VBox {
             int last = conform.startFrame() + conform.frames(setup.rate(), pictures.times()) - 1;
             result.setText(String.format(
                     Locale.ROOT,
-                    "%d frames, %.3f s: shot frames %d to %d. %s, %s.%s",
+                    "%d frames, %.3f s: shot frames %d to %d. Pictures that repeat: %d, left out: %d.%s",
                     report.rows().size(),
                     report.seconds(),
                     setup.number(conform.startFrame()),
                     setup.number(last),
-                    count(report.repeated().size(), "picture repeats", "pictures repeat"),
-                    count(report.dropped().size(), "is left out", "are left out"),
+                    report.repeated().size(),
+                    report.dropped().size(),
                     last >= setup.length() ? " The shot ends before it does." : ""));
         } catch (IllegalArgumentException e) {
             result.getStyleClass().add("bad");
             result.setText(e.getMessage());
         }
-    }
-
-    private static String count(int n, String one, String more) {
-        return (n == 0 ? "No" : Integer.toString(n)) + " " + (n == 1 ? one : more);
     }
 
     private void takeIn() {

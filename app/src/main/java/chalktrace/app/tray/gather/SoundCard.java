@@ -40,14 +40,7 @@ final class SoundCard extends VBox {
                 () -> change(id, "mute or unmute", c -> c.withMuted(!c.muted())));
         find = Buttons.edged(Icons.FIND_FILE, "Find the file", () -> files.openMedia()
                 .filter(chosen -> !chosen.isEmpty())
-                .ifPresent(chosen -> session.document()
-                        .apply(ReferenceEdits.relink(
-                                file,
-                                chosen.get(0)
-                                        .toAbsolutePath()
-                                        .normalize()
-                                        .toString()
-                                        .replace('\\', '/')))));
+                .ifPresent(chosen -> session.gathering().find(file, chosen.get(0))));
         Button remove = Buttons.icon(Icons.REMOVE, "take this sound out of the shot", () -> session.document()
                 .apply(ReferenceEdits.remove(id)));
         HBox head = new HBox(4, name, Rows.space(), mute, remove);
