@@ -4,6 +4,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.MediaFacts;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -103,6 +104,11 @@ final class InfoCommand implements Callable<Integer> {
                                     sound.seconds()));
                         },
                         () -> document.putNull("sound"));
+        ArrayNode notes = document.putArray("notes");
+        for (String note : facts.notes()) {
+            notes.add(note);
+            text.append(System.lineSeparator()).append("note: ").append(note);
+        }
         answer.print(text.toString(), document);
     }
 

@@ -9,11 +9,12 @@ import chalktrace.media.codec.SoundDecoder;
 import chalktrace.media.codec.VideoDecoder;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** What a media file is. */
-public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Sound> sound) {
+/** What a media file is. @param notes what is odd about it, one sentence each */
+public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Sound> sound, List<String> notes) {
 
     /** Its pictures: size as seen, how many, the stated rate, and how long they last. */
     public record Pictures(PictureSize size, int count, FrameRate rate, double seconds) {}
@@ -27,14 +28,15 @@ public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Soun
         if (mayHaveSound && SoundDecoder.has(file)) {
             Optional<Sound> sound = Optional.of(sound(file));
             return hasPictures(file)
-                    ? new MediaFacts("video", Optional.of(pictures(file)), sound)
-                    : new MediaFacts("sound", Optional.empty(), sound);
+                    ? new MediaFacts("video", Optional.of(pictures(file)), sound, List.of())
+                    : new MediaFacts("sound", Optional.empty(), sound, List.of());
         }
         try (Reference reference = References.open(file)) {
             return new MediaFacts(
                     reference.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
                     Optional.of(pictures(reference)),
-                    Optional.empty());
+                    Optional.empty(),
+                    reference.notes());
         }
     }
 

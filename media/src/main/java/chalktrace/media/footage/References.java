@@ -4,12 +4,11 @@ import chalktrace.media.UnreadableException;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -33,7 +32,7 @@ public final class References {
     /** @throws UnreadableException when it can't be taken in */
     public static Reference open(Path file) throws UnreadableException {
         if (Files.isDirectory(file)) {
-            List<Path> run = longestRun(file);
+            SortedMap<Long, Path> run = longestRun(file);
             if (run.isEmpty()) {
                 throw UnreadableException.of(
                         file, "is a folder without pictures", "Choose a folder of numbered PNG or JPEG files.");
@@ -41,8 +40,8 @@ public final class References {
             return PictureRun.open(run);
         }
         if (isPicture(file)) {
-            List<Path> run = runOf(file);
-            return PictureRun.open(run.size() >= SHORTEST_RUN ? run : List.of(file));
+            SortedMap<Long, Path> run = runOf(file);
+            return run.size() >= SHORTEST_RUN ? PictureRun.open(run) : PictureRun.single(file);
         }
         return VideoClip.open(file);
     }
@@ -54,21 +53,21 @@ public final class References {
                 name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT));
     }
 
-    private static List<Path> runOf(Path file) throws UnreadableException {
+    private static SortedMap<Long, Path> runOf(Path file) throws UnreadableException {
         Matcher parts = NUMBERED.matcher(file.getFileName().toString());
         Path folder = file.toAbsolutePath().getParent();
-        return parts.matches() ? runs(folder).getOrDefault(runName(parts), List.of()) : List.of();
+        return parts.matches() ? runs(folder).getOrDefault(runName(parts), new TreeMap<>()) : new TreeMap<>();
     }
 
-    private static List<Path> longestRun(Path folder) throws UnreadableException {
+    private static SortedMap<Long, Path> longestRun(Path folder) throws UnreadableException {
         return runs(folder).values().stream()
-                .max(Comparator.comparingInt(List::size))
-                .orElse(List.of());
+                .max(Comparator.comparingInt(SortedMap<Long, Path>::size))
+                .orElse(new TreeMap<>());
     }
 
     /** The numbered pictures of a folder, by the name that they share, each run in the order of its numbers. */
-    private static Map<String, List<Path>> runs(Path folder) throws UnreadableException {
-        Map<String, TreeMap<Long, Path>> found = new TreeMap<>();
+    private static Map<String, SortedMap<Long, Path>> runs(Path folder) throws UnreadableException {
+        Map<String, SortedMap<Long, Path>> found = new TreeMap<>();
         try (Stream<Path> files = Files.list(folder)) {
             files.filter(References::isPicture).limit(LONGEST_RUN).forEach(path -> {
                 Matcher parts = NUMBERED.matcher(path.getFileName().toString());
@@ -81,9 +80,13 @@ public final class References {
             throw UnreadableException.of(
                     folder, "can't be listed (" + e.getMessage() + ")", "Check its permissions.", e);
         }
-        Map<String, List<Path>> out = new TreeMap<>();
-        found.forEach((name, run) -> out.put(name, new ArrayList<>(run.values())));
-        return out;
+        return found;
+    }
+
+    /** The digits of a numbered picture's number, as they are written. */
+    static String digits(Path file) {
+        Matcher parts = NUMBERED.matcher(file.getFileName().toString());
+        return parts.matches() ? parts.group(2) : "";
     }
 
     private static String runName(Matcher parts) {

@@ -86,6 +86,34 @@ class VideoClipTest {
     }
 
     @Test
+    void whereARunHasAGapNumbersAndFramesStillAgree() throws Exception {
+        for (int n : new int[] {3, 4, 5, 8, 9}) {
+            ShotExport.png(Clips.picture(n), Clips.SIZE, folder.resolve("gap (" + n + ").png"));
+        }
+        try (Reference run = References.open(folder.resolve("gap (4).png"))) {
+            assertThat(run.times().count()).isEqualTo(7);
+            assertThat(Clips.number(run.picture(5))).isEqualTo(8);
+            assertThat(run.notes()).singleElement().asString().contains("6, 7");
+            assertThatExceptionOfType(PictureUnavailableException.class)
+                    .isThrownBy(() -> run.picture(3))
+                    .withMessageContaining("6");
+        }
+    }
+
+    @Test
+    void numbersWithAndWithoutZerosAreOneRunAndReported() throws Exception {
+        for (String number : new String[] {"0001", "0002", "3", "4"}) {
+            ShotExport.png(
+                    Clips.picture(Integer.parseInt(number)), Clips.SIZE, folder.resolve("mixed_" + number + ".png"));
+        }
+        try (Reference run = References.open(folder.resolve("mixed_3.png"))) {
+            assertThat(run.times().count()).isEqualTo(4);
+            assertThat(Clips.number(run.picture(3))).isEqualTo(4);
+            assertThat(run.notes()).singleElement().asString().contains("zeros");
+        }
+    }
+
+    @Test
     void namesMayHaveSpacesQuotesAndOtherScripts() throws Exception {
         Path file = folder.resolve("l'\u00e9t\u00e9 \u8336 \"a\" 100%.mp4");
         Clips.numbered(file, 4, FrameRate.FILM, -1);

@@ -178,6 +178,9 @@ final class FootageCard extends VBox {
                                 reference.rate().spoken(),
                                 count,
                                 reference.times().endSeconds(count - 1)));
+        if (!reference.notes().isEmpty()) {
+            facts.setText(facts.getText() + System.lineSeparator() + String.join(" ", reference.notes()));
+        }
         FrameRate rate = session.shot().setup().rate();
         Conform conform = clip.conform();
         int first = session.shot().setup().number(conform.startFrame());
