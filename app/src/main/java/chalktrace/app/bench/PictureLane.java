@@ -31,7 +31,7 @@ final class PictureLane extends Lane {
         }
         String problem = session().footages().problems().get(front.get().file());
         if (problem != null) {
-            g.setFill(tones().bad());
+            g.setFill(tones().badText());
             g.setFont(Theme.sans(12));
             g.setTextBaseline(VPos.CENTER);
             g.fillText(problem, 8, height / 2);

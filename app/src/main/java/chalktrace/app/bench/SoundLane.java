@@ -34,7 +34,7 @@ final class SoundLane extends Lane {
         }
         String problem = session().sounds().problems().get(clip.get().file());
         if (problem != null) {
-            g.setFill(tones().bad());
+            g.setFill(tones().badText());
             g.setFont(Theme.sans(12));
             g.setTextBaseline(VPos.CENTER);
             g.fillText(problem, 8, height / 2);

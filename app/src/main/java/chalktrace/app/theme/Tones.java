@@ -73,6 +73,11 @@ public final class Tones {
         return of("bad", 1);
     }
 
+    /** What is wrong, as text. */
+    public Color badText() {
+        return of("bad-text", 1);
+    }
+
     /** Text on the accent. */
     public Color onAccent() {
         return of("on-accent", 1);

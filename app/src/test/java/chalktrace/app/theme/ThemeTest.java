@@ -28,8 +28,9 @@ class ThemeTest {
 
     @Test
     void problemsAreReadableWhereTheyAreWritten() {
-        assertThat(contrast(TONES.bad(), TONES.window())).isGreaterThanOrEqualTo(4.5);
-        assertThat(contrast(TONES.bad(), TONES.panel())).isGreaterThanOrEqualTo(4.0);
+        for (Color ground : List.of(TONES.window(), TONES.panel(), TONES.raised())) {
+            assertThat(contrast(TONES.badText(), ground)).isGreaterThanOrEqualTo(4.5);
+        }
     }
 
     @Test
