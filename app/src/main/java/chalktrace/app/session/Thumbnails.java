@@ -20,7 +20,6 @@ import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.collections.MapChangeListener;
 import javafx.scene.image.Image;
-import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 
 /** Small pictures of the footage for the bench, made in the background by one pass through each source. */
@@ -81,7 +80,7 @@ public final class Thumbnails {
             for (int i = 0; i < images.length && !Thread.currentThread().isInterrupted(); i++) {
                 int n = (int) Math.min(count - 1L, ((long) i * count + images.length - 1) / images.length);
                 int at = i;
-                Image small = small(reference.picture(n));
+                Image small = small(reference.picture(n), reference.turnDegrees());
                 Platform.runLater(() -> {
                     images[at] = small;
                     made.set(made.get() + 1);
@@ -93,19 +92,48 @@ public final class Thumbnails {
         }
     }
 
-    private static Image small(Picture picture) {
+    /** Upright and {@link #HEIGHT} high. */
+    private static Image small(Picture picture, int turnDegrees) {
+        boolean sideways = turnDegrees % 180 != 0;
         Picture source = picture;
-        while (source.size().height() >= 2 * HEIGHT && source.size().width() > 1) {
+        while (standing(source, sideways) >= 2 * HEIGHT && lying(source, sideways) > 1) {
             source = source.half();
         }
-        double step = source.size().height() / (double) HEIGHT;
-        int width = Math.max(1, (int) Math.round(source.size().width() / step));
+        double step = standing(source, sideways) / (double) HEIGHT;
+        int along = Math.max(1, (int) Math.round(lying(source, sideways) / step));
+        int width = sideways ? HEIGHT : along;
+        int height = sideways ? along : HEIGHT;
         PictureSampling columns = new PictureSampling(step / 2 - 0.5, step, width);
+        int[] stored = new int[width * height];
         int[] row = new int[width];
-        WritableImage image = new WritableImage(width, HEIGHT);
-        for (int y = 0; y < HEIGHT; y++) {
+        for (int y = 0; y < height; y++) {
             source.argbRow(columns, (y + 0.5) * step - 0.5, width, row);
-            image.getPixelWriter().setPixels(0, y, width, 1, PixelFormat.getIntArgbInstance(), row, 0, width);
+            System.arraycopy(row, 0, stored, y * width, width);
+        }
+        return upright(stored, width, height, turnDegrees);
+    }
+
+    private static int standing(Picture picture, boolean sideways) {
+        return sideways ? picture.size().width() : picture.size().height();
+    }
+
+    private static int lying(Picture picture, boolean sideways) {
+        return sideways ? picture.size().height() : picture.size().width();
+    }
+
+    private static Image upright(int[] stored, int width, int height, int turnDegrees) {
+        boolean sideways = turnDegrees % 180 != 0;
+        WritableImage image = new WritableImage(sideways ? height : width, sideways ? width : height);
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                int word = stored[y * width + x];
+                switch (turnDegrees) {
+                    case 90 -> image.getPixelWriter().setArgb(y, width - 1 - x, word);
+                    case 180 -> image.getPixelWriter().setArgb(width - 1 - x, height - 1 - y, word);
+                    case 270 -> image.getPixelWriter().setArgb(height - 1 - y, x, word);
+                    default -> image.getPixelWriter().setArgb(x, y, word);
+                }
+            }
         }
         return image;
     }

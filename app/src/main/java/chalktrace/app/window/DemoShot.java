@@ -1,5 +1,6 @@
 package chalktrace.app.window;
 
+import chalktrace.media.file.Recovery;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -29,6 +30,8 @@ public final class DemoShot {
         Path shot = folder.resolve(SHOT);
         if (fresh || !Files.exists(shot)) {
             copy(SHOT, shot);
+            // Unsaved work of the copy that is gone has nothing to be taken up onto.
+            Recovery.beside(shot).discard();
         }
         return shot;
     }
