@@ -34,7 +34,7 @@ public final class Exporting {
 
     private void run(String name, Path target, boolean withFootage, Way way) {
         Shot shot = document.shot();
-        jobs.run(
+        jobs.runLong(
                 name,
                 job -> way.write(new ShotExport(shot, withFootage, job::at)),
                 outcome -> tell(outcome, target),

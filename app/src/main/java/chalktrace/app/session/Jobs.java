@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import java.util.List;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -13,7 +14,10 @@ import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 
-/** Long work, one piece after the other on one background thread, each with a name, a progress and a way to end it. */
+/**
+ * Work in the background, each piece with a name, a progress and a way to end it. Short work (opening, saving) runs on one
+ * thread in turn, long work (exports) on another, so that a save never waits for an export.
+ */
 public final class Jobs {
 
     private static final Logger LOG = Logger.getLogger(Jobs.class.getName());
@@ -60,12 +64,8 @@ public final class Jobs {
         }
     }
 
-    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread made = new Thread(task, "jobs");
-        made.setDaemon(true);
-        made.setPriority(Thread.NORM_PRIORITY - 1);
-        return made;
-    });
+    private final ScheduledExecutorService shortWork = thread("jobs");
+    private final ScheduledExecutorService longWork = thread("long jobs");
 
     private final ObservableList<Job> running = FXCollections.observableArrayList();
 
@@ -74,8 +74,18 @@ public final class Jobs {
         return running;
     }
 
-    /** Runs work in the background; what comes of it is told on the FX thread. */
+    /** Runs short work in the background; what comes of it is told on the FX thread. */
     public <T> Job run(String name, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
+        return run(shortWork, name, work, then, failed);
+    }
+
+    /** As {@link #run}, for work that takes long. */
+    public <T> Job runLong(String name, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
+        return run(longWork, name, work, then, failed);
+    }
+
+    private <T> Job run(
+            ScheduledExecutorService thread, String name, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
         Job job = new Job(name);
         running.add(job);
         thread.execute(() -> {
@@ -92,7 +102,7 @@ public final class Jobs {
 
     /** Runs something small again and again, without showing it. */
     void repeat(Runnable work, int everySeconds) {
-        thread.scheduleWithFixedDelay(
+        shortWork.scheduleWithFixedDelay(
                 () -> {
                     try {
                         work.run();
@@ -107,12 +117,23 @@ public final class Jobs {
 
     void close() {
         running.forEach(Job::cancel);
-        thread.shutdown();
-        try {
-            thread.awaitTermination(5, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
+        for (ScheduledExecutorService thread : List.of(longWork, shortWork)) {
+            thread.shutdown();
+            try {
+                thread.awaitTermination(5, TimeUnit.SECONDS);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
         }
+    }
+
+    private static ScheduledExecutorService thread(String name) {
+        return Executors.newSingleThreadScheduledExecutor(task -> {
+            Thread made = new Thread(task, name);
+            made.setDaemon(true);
+            made.setPriority(Thread.NORM_PRIORITY - 1);
+            return made;
+        });
     }
 
     private void finish(Job job, Runnable tell) {

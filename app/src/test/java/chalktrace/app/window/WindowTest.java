@@ -273,6 +273,12 @@ class WindowTest {
         window.click(robot, "step-finish");
         window.clickText(robot, "Movie (MP4)");
         window.await(() -> robot.lookup("#cancel-job").tryQuery().isPresent());
+        window.files.saveAs = folder.resolve("meanwhile.chalk");
+        robot.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
+        window.await(() -> !window.session.document().unsavedProperty().get());
+        assertThat(robot.lookup("#cancel-job").tryQuery())
+                .as("a save does not wait for an export")
+                .isPresent();
         window.click(robot, "cancel-job");
         window.awaitSettled();
         assertThat(notice(robot)).contains("cancelled");
