@@ -87,9 +87,9 @@ final class LevelLane extends Lane {
                                 DrawingEdits.moveShowing(level, run.start(), run.start() + (int) Math.round(frames))));
     }
 
-    private Runnable choosing(Runnable level0, Exposure run) {
+    private Runnable choosing(Runnable chooseLevel, Exposure run) {
         return () -> {
-            level0.run();
+            chooseLevel.run();
             session().selection().itemProperty().set(Item.showing(level, run.start()));
         };
     }

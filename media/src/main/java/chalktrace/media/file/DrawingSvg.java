@@ -99,10 +99,10 @@ final class DrawingSvg {
             if (!isSvg) {
                 throw new BrokenDrawing("is no SVG drawing", null);
             }
+            return new Drawing(number, strokes);
         } catch (XMLStreamException | IllegalArgumentException e) {
             throw new BrokenDrawing("is damaged (" + oneLine(e.getMessage()) + ")", e);
         }
-        return new Drawing(number, strokes);
     }
 
     private static XMLInputFactory reader() {
