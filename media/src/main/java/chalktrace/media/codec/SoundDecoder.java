@@ -22,8 +22,11 @@ import org.bytedeco.javacpp.PointerPointer;
 /** Decodes the whole sound of a file to one or two channels at 48 kHz. */
 public final class SoundDecoder implements AutoCloseable {
 
-    /** Sound is kept whole in memory: 40 minutes of two channels take a little under 1 GB. */
-    static final int LONGEST_SECONDS = 40 * 60;
+    /** Sound is kept whole in memory: 15 minutes of two channels take 350 MB. */
+    static final int LONGEST_SECONDS = 15 * 60;
+
+    /** How many samples are made room for ahead, at the most. */
+    private static final long MOST_AHEAD = 16_000_000;
 
     /** A hole in the time stamps longer than this is filled with silence; shorter ones are rounding. */
     private static final double HOLE_SECONDS = 0.02;
@@ -184,7 +187,8 @@ public final class SoundDecoder implements AutoCloseable {
                     "Cut out the part that the shot needs.");
         }
         if (needed > samples.length) {
-            samples = Arrays.copyOf(samples, (int) Math.min(Integer.MAX_VALUE - 16L, needed + needed / 2));
+            samples = Arrays.copyOf(
+                    samples, (int) Math.min(Integer.MAX_VALUE - 16L, needed + Math.min(needed / 2, MOST_AHEAD)));
         }
     }
 
