@@ -1,8 +1,6 @@
 package chalktrace.app.cli;
 
-import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.shot.SoundClip;
 import chalktrace.media.file.ShotFile;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -10,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Parameters;
@@ -28,10 +25,7 @@ final class CheckFileCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         ShotFile.Opened opened = ShotFile.open(file);
         Shot shot = opened.shot();
-        List<String> missing = Stream.concat(
-                        shot.footage().stream().map(Footage::file),
-                        shot.sounds().stream().map(SoundClip::file))
-                .distinct()
+        List<String> missing = shot.mediaFiles().stream()
                 .filter(path -> !Files.exists(Path.of(path)))
                 .toList();
         int drawings = shot.levels().stream()

@@ -2,21 +2,21 @@ package chalktrace.app.cli;
 
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
-import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.shot.SoundClip;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.Gathered;
 import chalktrace.media.footage.LostFiles;
+import chalktrace.media.footage.MediaPath;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -78,20 +78,14 @@ final class ShotCommand {
         @Override
         public Integer call() throws Exception {
             ShotFile.Opened opened = ShotFile.open(shot);
-            List<Path> lost = Stream.concat(
-                            opened.shot().footage().stream().map(Footage::file),
-                            opened.shot().sounds().stream().map(SoundClip::file))
-                    .distinct()
+            List<Path> lost = opened.shot().mediaFiles().stream()
                     .map(Path::of)
                     .filter(path -> !Files.exists(path))
-                    .collect(Collectors.toList());
+                    .collect(Collectors.toCollection(ArrayList::new));
             Map<Path, Path> found = LostFiles.find(lost, folder);
-            Shot changed = opened.shot();
-            for (Map.Entry<Path, Path> one : found.entrySet()) {
-                changed = ReferenceEdits.relink(slashes(one.getKey()), slashes(one.getValue()))
-                        .change()
-                        .apply(changed);
-            }
+            Map<String, String> places = new HashMap<>();
+            found.forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
+            Shot changed = ReferenceEdits.relink(places).change().apply(opened.shot());
             if (!found.isEmpty()) {
                 opened.file().save(changed, shot);
             }
@@ -106,10 +100,6 @@ final class ShotCommand {
                                     .collect(Collectors.joining()),
                     document);
             return 0;
-        }
-
-        private static String slashes(Path path) {
-            return path.toString().replace('\\', '/');
         }
     }
 }

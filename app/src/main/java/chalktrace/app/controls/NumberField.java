@@ -68,6 +68,10 @@ public final class NumberField extends TextField {
     }
 
     private void typed() {
+        if (getText().equals(text(value))) {
+            // Nothing was typed: what the text rounds away stays as it is.
+            return;
+        }
         try {
             double number = Double.parseDouble(getText().strip().replace(',', '.'));
             if (number != value && Double.isFinite(number)) {

@@ -76,6 +76,10 @@ public final class ValueSlider extends HBox {
     }
 
     private void typed() {
+        if (field.getText().equals(text(slider.getValue()))) {
+            // Nothing was typed: what the text rounds away stays as it is.
+            return;
+        }
         try {
             double value = Double.parseDouble(field.getText().strip().replace(',', '.'));
             double held = Math.max(slider.getMin(), Math.min(slider.getMax(), value));

@@ -29,10 +29,12 @@ public final class Document {
     private History history;
     private ShotFile file = ShotFile.fresh();
     private Optional<ShotLock> lock = Optional.empty();
+    private final Notices notices;
     private Shot saved;
     private Shot looked;
 
-    Document(Shot start) {
+    Document(Shot start, Notices notices) {
+        this.notices = notices;
         startWith(start);
         saved = start;
         update();
@@ -89,6 +91,7 @@ public final class Document {
     /** Applies an edit as one step of the history; not while another shot is looked at. */
     public void apply(Edit edit) {
         if (isLooking()) {
+            notices.say("This is a look at footage: take it in, or go back, to change the shot.");
             return;
         }
         history.apply(edit);

@@ -23,6 +23,8 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
 
@@ -41,6 +43,8 @@ public final class Footages implements FootagePictures {
     private final Map<String, Shown> lastShown = new HashMap<>();
     private final ObservableMap<String, String> problems = FXCollections.observableHashMap();
     private final ObservableMap<String, Reference> opened = FXCollections.observableHashMap();
+    private final Map<String, Map<Integer, String>> missingPictures = new HashMap<>();
+    private final ReadOnlyStringWrapper standIn = new ReadOnlyStringWrapper();
     private final ReadOnlyLongWrapper arrivals = new ReadOnlyLongWrapper();
     private final ReadOnlyBooleanWrapper settling = new ReadOnlyBooleanWrapper();
     private final ExecutorService opener = Executors.newSingleThreadExecutor(task -> {
@@ -69,6 +73,11 @@ public final class Footages implements FootagePictures {
         return settling.getReadOnlyProperty();
     }
 
+    /** Why the picture before stands in for one that is missing or damaged; null when none does. */
+    public ReadOnlyStringProperty standInProperty() {
+        return standIn.getReadOnlyProperty();
+    }
+
     /** What is wrong with a file, by its path. */
     public ObservableMap<String, String> problems() {
         return problems;
@@ -82,6 +91,7 @@ public final class Footages implements FootagePictures {
     /** Asks for what a frame shows; to be called before the frame is composed. */
     public void beginFrame() {
         settling.set(false);
+        standIn.set(null);
     }
 
     @Override
@@ -104,7 +114,12 @@ public final class Footages implements FootagePictures {
         picture.ifPresent(
                 p -> lastShown.put(clip.id(), new Shown(p, reference.displaySize(), reference.turnDegrees())));
         if (picture.isEmpty()) {
-            settling.set(true);
+            String missing = missingPictures.getOrDefault(clip.file(), Map.of()).get(n.getAsInt());
+            if (missing == null) {
+                settling.set(true);
+            } else {
+                standIn.set(missing);
+            }
         }
         return Optional.ofNullable(lastShown.get(clip.id()));
     }
@@ -125,6 +140,7 @@ public final class Footages implements FootagePictures {
             }
         }
         problems.keySet().retainAll(wanted);
+        missingPictures.keySet().retainAll(wanted);
         lastShown.keySet().retainAll(shot.footage().stream().map(Footage::id).toList());
         for (String file : wanted) {
             if (!byFile.containsKey(file) && !problems.containsKey(file)) {
@@ -161,7 +177,10 @@ public final class Footages implements FootagePictures {
 
             @Override
             public void missing(int n, String why) {
-                Platform.runLater(() -> problems.put(file, why));
+                Platform.runLater(() -> {
+                    missingPictures.computeIfAbsent(file, f -> new HashMap<>()).put(n, why);
+                    pictureArrived();
+                });
             }
         }));
         opened.put(file, reference);

@@ -2,12 +2,11 @@ package chalktrace.app.session;
 
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
-import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
-import chalktrace.core.shot.SoundClip;
 import chalktrace.media.footage.Gathered;
 import chalktrace.media.footage.LostFiles;
+import chalktrace.media.footage.MediaPath;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
@@ -15,7 +14,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 
 /** Takes footage and sound into the open shot, in the background. */
 public final class Gathering {
@@ -62,24 +60,17 @@ public final class Gathering {
                 "look for missing files",
                 job -> {
                     Map<String, String> places = new HashMap<>();
-                    List<Path> others = Stream.concat(
-                                    shot.footage().stream().map(Footage::file),
-                                    shot.sounds().stream().map(SoundClip::file))
-                            .distinct()
+                    List<Path> others = shot.mediaFiles().stream()
                             .filter(file -> !file.equals(lost) && !Files.exists(Path.of(file)))
                             .map(Path::of)
                             .toList();
                     LostFiles.find(others, found.toAbsolutePath().getParent())
-                            .forEach((was, is) -> places.put(slashes(was), slashes(is)));
-                    places.put(lost, slashes(found.toAbsolutePath().normalize()));
+                            .forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
+                    places.put(lost, MediaPath.of(found));
                     return places;
                 },
                 places -> document.apply(ReferenceEdits.relink(places)),
                 notices::problem);
-    }
-
-    private static String slashes(Path path) {
-        return path.toString().replace('\\', '/');
     }
 
     /** Looks at a file and tells what it is. */

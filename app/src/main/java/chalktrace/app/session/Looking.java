@@ -7,6 +7,7 @@ import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.time.Conform;
 import chalktrace.media.footage.Gathered;
+import chalktrace.media.footage.MediaPath;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -74,7 +75,7 @@ public final class Looking {
     private static Shot shotOf(Gathered footage, ShotSetup like) {
         Gathered.Pictures pictures = footage.pictures().orElseThrow();
         int count = pictures.times().count();
-        String path = footage.file().toString().replace('\\', '/');
+        String path = MediaPath.of(footage.file());
         Shot shot = Shot.empty(
                 footage.file().getFileName().toString(),
                 new ShotSetup(

@@ -28,7 +28,7 @@ public final class Session {
      * @param stateFolder where the program keeps what is not part of a shot
      */
     public Session(Supplier<SoundOut> devices, Path stateFolder) {
-        document = new Document(Shot.empty("untitled", ShotSetup.standard()));
+        document = new Document(Shot.empty("untitled", ShotSetup.standard()), notices);
         selection = new Selection(document);
         footages = new Footages(document);
         thumbnails = new Thumbnails(footages);

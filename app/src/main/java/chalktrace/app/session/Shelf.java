@@ -29,8 +29,10 @@ public final class Shelf {
     /** What is to be kept for recovery: null when all is saved. Read by the background thread. */
     private final AtomicReference<Shot> toKeep = new AtomicReference<>();
 
-    private Recovery recovery;
-    private Shot kept;
+    /** Set on the FX thread, read by the background thread. */
+    private volatile Recovery recovery;
+
+    private volatile Shot kept;
 
     Shelf(Document document, Jobs jobs, Notices notices, Path stateFolder) {
         this.document = document;
@@ -120,6 +122,10 @@ public final class Shelf {
                 },
                 lock -> {
                     document.savedAs(shot, target, lock);
+                    if (!document.unsavedProperty().get()) {
+                        // It may have been kept once more between the save and now.
+                        tidyUp(old);
+                    }
                     recovery = Recovery.beside(target);
                     kept = null;
                     noteChange();
@@ -141,7 +147,10 @@ public final class Shelf {
     private void leaveRecovery() {
         toKeep.set(null);
         kept = null;
-        Recovery gone = recovery;
+        tidyUp(recovery);
+    }
+
+    private void tidyUp(Recovery gone) {
         jobs.run(
                 "tidy up",
                 job -> {

@@ -69,10 +69,6 @@ public final class Tones {
         return of("good", 1);
     }
 
-    public Color bad() {
-        return of("bad", 1);
-    }
-
     /** What is wrong, as text. */
     public Color badText() {
         return of("bad-text", 1);

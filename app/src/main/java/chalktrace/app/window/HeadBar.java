@@ -64,6 +64,7 @@ final class HeadBar extends HBox {
         session.transport().audibleProperty().addListener(all);
         session.transport().droppedProperty().addListener(all);
         session.footages().settlingProperty().addListener(all);
+        session.footages().standInProperty().addListener(all);
         session.looking().sourceProperty().addListener(all);
         session.jobs().running().addListener((ListChangeListener<Job>) change -> showJobs());
         show();
@@ -77,7 +78,11 @@ final class HeadBar extends HBox {
         boolean never = session.document().pathProperty().get() == null;
         saved.setText(readOnly ? "reading only" : unsaved ? "not saved" : never ? "" : "saved");
         visible(silent, !session.transport().audibleProperty().get());
-        visible(reading, session.footages().settlingProperty().get());
+        String standIn = session.footages().standInProperty().get();
+        boolean settling = session.footages().settlingProperty().get();
+        reading.setText(
+                settling || standIn == null ? "reading the picture\u2026" : standIn + " The one before it shows.");
+        visible(reading, settling || standIn != null);
         int missed = session.transport().droppedProperty().get();
         dropped.setText(String.format(Locale.ROOT, "%d frame%s dropped", missed, missed == 1 ? "" : "s"));
         visible(dropped, missed > 0);

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
+import chalktrace.media.export.ShotExport;
 import chalktrace.media.testing.Clips;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -73,6 +75,8 @@ class GatherTest {
                 .isEqualTo("0:00.400");
         robot.lookup("here").queryAll().stream().findFirst().ifPresent(robot::clickOn);
         type(robot, "out-number", "42");
+        robot.interact(() -> window.session.document().apply(MarkEdits.turn(0)));
+        assertThat(robot.lookup("#notice").queryLabeled().getText()).contains("a look at footage");
         assertThat(shot()).as("nothing is changed by looking").isSameAs(before);
         // Pictures 13 to 42 are a second of 30, which the shot takes as its rate: 30 frames.
         assertThat(result(robot)).startsWith("30 frames, 1.000 s: shot frames 1 to 30.");
@@ -108,6 +112,24 @@ class GatherTest {
         assertThat(shot().setup().rate()).isEqualTo(FrameRate.FILM);
         robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
         assertThat(shot().footage()).as("one step of the history").hasSize(1);
+    }
+
+    @Test
+    void aPictureThatIsMissingFromARunIsToldAndTheOneBeforeShows(FxRobot robot) throws Exception {
+        for (int n : new int[] {1, 2, 3, 6, 7}) {
+            ShotExport.png(Clips.picture(n), Clips.SIZE, folder.resolve("run." + n + ".png"));
+        }
+        robot.interact(() -> window.workbench.drop(List.of(folder.resolve("run.3.png"))));
+        window.await(() -> shot().footage().size() == 1);
+        robot.interact(() -> window.session.transport().go(2));
+        window.awaitSettled();
+        robot.interact(() -> window.session.transport().go(3));
+        window.await(() -> window.session.footages().standInProperty().get() != null);
+        assertThat(window.session.footages().standInProperty().get()).contains("number 4");
+        assertThat(window.session.footages().settlingProperty().get()).isFalse();
+        robot.interact(() -> window.session.transport().go(5));
+        window.awaitSettled();
+        assertThat(window.session.footages().standInProperty().get()).isNull();
     }
 
     @Test

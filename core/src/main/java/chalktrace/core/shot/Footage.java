@@ -61,10 +61,6 @@ public record Footage(
         return new Footage(id, name, file, conform, Placement.AS_IS, Look.AS_IS, true, true, false, false, "");
     }
 
-    public Footage withConform(Conform newConform) {
-        return new Footage(id, name, file, newConform, placement, look, visible, locked, mirrored, over, note);
-    }
-
     public Footage withPlacement(Placement newPlacement) {
         return new Footage(id, name, file, conform, newPlacement, look, visible, locked, mirrored, over, note);
     }

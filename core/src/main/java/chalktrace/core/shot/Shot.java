@@ -82,6 +82,14 @@ public record Shot(
         return sounds.stream().filter(clip -> clip.id().equals(id)).findFirst();
     }
 
+    /** The paths of all files of footage and sound, each once. */
+    public List<String> mediaFiles() {
+        return Stream.concat(
+                        footage.stream().map(Footage::file), sounds.stream().map(SoundClip::file))
+                .distinct()
+                .toList();
+    }
+
     /** The chalk of an id; a stroke whose chalk is gone is drawn with the first. */
     public Chalk chalk(String id) {
         return chalks.stream()

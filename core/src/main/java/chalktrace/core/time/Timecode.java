@@ -12,11 +12,6 @@ public record Timecode(int hours, int minutes, int seconds, int frames, boolean 
 
     private static final Pattern WRITTEN = Pattern.compile("(\\d{1,3}):(\\d{2}):(\\d{2})([:;])(\\d{2,3})");
 
-    /** Whether a rate has drop-frame timecode. */
-    public static boolean canDrop(FrameRate rate) {
-        return droppedPerMinute(rate) > 0;
-    }
-
     /** @throws IllegalArgumentException for a negative frame, or for drop-frame at a rate that has none */
     public static Timecode of(int frame, FrameRate rate, boolean dropFrame) {
         if (frame < 0) {

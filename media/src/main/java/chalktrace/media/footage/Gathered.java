@@ -89,7 +89,7 @@ public record Gathered(
      * @param conform of the pictures; none for a sound
      */
     public Edit edit(Shot shot, Optional<Conform> conform) {
-        String path = file.toString().replace('\\', '/');
+        String path = MediaPath.of(file);
         String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
         boolean soundFits = conform.isEmpty()
                 || conform.get().pace() == Conform.Pace.KEEP_TIME
