@@ -115,13 +115,25 @@ public final class Footages implements FootagePictures {
                 p -> lastShown.put(clip.id(), new Shown(p, reference.displaySize(), reference.turnDegrees())));
         if (picture.isEmpty()) {
             String missing = missingPictures.getOrDefault(clip.file(), Map.of()).get(n.getAsInt());
-            if (missing == null) {
-                settling.set(true);
-            } else {
+            Optional<Picture> before = missing == null ? Optional.empty() : lastBefore(reader, n.getAsInt());
+            before.ifPresent(p -> {
+                lastShown.put(clip.id(), new Shown(p, reference.displaySize(), reference.turnDegrees()));
                 standIn.set(missing);
-            }
+            });
+            settling.set(settling.get() || before.isEmpty());
         }
         return Optional.ofNullable(lastShown.get(clip.id()));
+    }
+
+    /** The nearest picture before one that is at hand, within what the reader keeps ready. */
+    private static Optional<Picture> lastBefore(FootageReader reader, int n) {
+        for (int k = n - 1; k >= Math.max(0, n - FootageReader.AHEAD); k--) {
+            Optional<Picture> picture = reader.atHand(k);
+            if (picture.isPresent()) {
+                return picture;
+            }
+        }
+        return Optional.empty();
     }
 
     void close() {

@@ -79,16 +79,24 @@ public final class Thumbnails {
             int count = reference.times().count();
             for (int i = 0; i < images.length && !Thread.currentThread().isInterrupted(); i++) {
                 int n = (int) Math.min(count - 1L, ((long) i * count + images.length - 1) / images.length);
-                int at = i;
-                Image small = small(reference.picture(n), reference.turnDegrees());
-                Platform.runLater(() -> {
-                    images[at] = small;
-                    made.set(made.get() + 1);
-                });
+                make(reference, n, images, i);
             }
-        } catch (UnreadableException | PictureUnavailableException e) {
+        } catch (UnreadableException e) {
             // The board and the card of the footage say what is wrong.
             LOG.log(Level.INFO, "no more thumbnails of " + file, e);
+        }
+    }
+
+    /** A picture that is missing or damaged leaves its place empty. */
+    private void make(Reference reference, int n, Image[] images, int at) {
+        try {
+            Image small = small(reference.picture(n), reference.turnDegrees());
+            Platform.runLater(() -> {
+                images[at] = small;
+                made.set(made.get() + 1);
+            });
+        } catch (PictureUnavailableException e) {
+            LOG.log(Level.INFO, "no thumbnail of picture " + n, e);
         }
     }
 

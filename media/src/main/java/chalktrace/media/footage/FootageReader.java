@@ -23,7 +23,7 @@ public final class FootageReader implements AutoCloseable {
     }
 
     /** How many pictures are kept ready on either side of the present one (two seconds at 24). */
-    static final int AHEAD = 48;
+    public static final int AHEAD = 48;
 
     private final Reference reference;
     private final FrameCache cache;
