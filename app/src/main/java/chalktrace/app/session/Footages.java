@@ -114,8 +114,10 @@ public final class Footages implements FootagePictures {
         picture.ifPresent(
                 p -> lastShown.put(clip.id(), new Shown(p, reference.displaySize(), reference.turnDegrees())));
         if (picture.isEmpty()) {
-            String missing = missingPictures.getOrDefault(clip.file(), Map.of()).get(n.getAsInt());
-            Optional<Picture> before = missing == null ? Optional.empty() : lastBefore(reader, n.getAsInt());
+            Map<Integer, String> allMissing = missingPictures.getOrDefault(clip.file(), Map.of());
+            String missing = allMissing.get(n.getAsInt());
+            Optional<Picture> before =
+                    missing == null ? Optional.empty() : lastBefore(reader, allMissing, n.getAsInt());
             before.ifPresent(p -> {
                 lastShown.put(clip.id(), new Shown(p, reference.displaySize(), reference.turnDegrees()));
                 standIn.set(missing);
@@ -125,11 +127,11 @@ public final class Footages implements FootagePictures {
         return Optional.ofNullable(lastShown.get(clip.id()));
     }
 
-    /** The nearest picture before one that is at hand, within what the reader keeps ready. */
-    private static Optional<Picture> lastBefore(FootageReader reader, int n) {
+    /** The nearest picture before one that is not missing too; empty while it is still being read. */
+    private static Optional<Picture> lastBefore(FootageReader reader, Map<Integer, String> missing, int n) {
         for (int k = n - 1; k >= Math.max(0, n - FootageReader.AHEAD); k--) {
             Optional<Picture> picture = reader.atHand(k);
-            if (picture.isPresent()) {
+            if (picture.isPresent() || !missing.containsKey(k)) {
                 return picture;
             }
         }
