@@ -61,11 +61,9 @@ public class StepBenchmark {
         for (int n = 0; n < FRAMES; n++) {
             cache.put(reference, n, reference.picture(n));
         }
-        pictures = (footage, f) -> footage.conform().pictureAt(f, shot.setup().rate(), reference.times()).stream()
-                .mapToObj(n -> cache.get(reference, n))
-                .flatMap(Optional::stream)
-                .map(picture -> new FootagePictures.Shown(picture, reference.displaySize(), 0))
-                .findFirst();
+        pictures = (footage, f) -> footage.at(f, shot.setup().rate(), reference.times())
+                .flatMap(showing -> cache.get(reference, showing.picture()))
+                .map(picture -> new FootagePictures.Shown(picture, reference.displaySize(), 0));
         options = new SceneOptions(true, Optional.of(Material.LEVEL), Optional.empty(), Optional.empty());
         String[] sides = viewport.split("x");
         tiles = new Tiles(Integer.parseInt(sides[0]), Integer.parseInt(sides[1]), Material.FULL_HD);

@@ -4,11 +4,11 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.Thumbnails;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
 import chalktrace.media.footage.Reference;
 import java.util.Optional;
-import java.util.OptionalInt;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
@@ -48,9 +48,12 @@ final class PictureLane extends Lane {
         for (Footage clip : shown().footage()) {
             Reference reference = session().footages().opened().get(clip.file());
             if (reference != null) {
-                double from = scale().x(clip.conform().startFrame(), width);
-                double frames = clip.conform().frames(shown().setup().rate(), reference.times());
-                g.fillRect(from, height / 2 - 1, frames * scale().pixelsPerFrame(), 2);
+                FrameRange frames = clip.frames(shown().setup(), reference.times());
+                g.fillRect(
+                        scale().x(frames.start(), width),
+                        height / 2 - 1,
+                        frames.frames() * scale().pixelsPerFrame(),
+                        2);
             }
         }
     }
@@ -65,12 +68,12 @@ final class PictureLane extends Lane {
         for (int frame = Math.max(0, first);
                 frame <= Math.min(last, shown().setup().length() - 1);
                 frame += every) {
-            OptionalInt n = clip.conform().pictureAt(frame, rate, times);
-            if (n.isPresent()) {
+            Optional<Footage.Showing> showing = clip.at(frame, rate, times);
+            if (showing.isPresent()) {
                 double x = scale().x(frame, width);
                 session()
                         .thumbnails()
-                        .of(clip.file(), n.getAsInt(), times.count())
+                        .of(clip.file(), showing.get().picture(), times.count())
                         .ifPresent(image -> picture(g, image, x, cell));
             }
         }

@@ -59,7 +59,8 @@ final class SoundLane extends Lane {
         for (int x = 0; x < width; x++) {
             double from = scale().seconds(x, width) - clip.startSeconds();
             double to = scale().seconds(x + 1, width) - clip.startSeconds();
-            if (to > 0 && from < peaks.sound().seconds()) {
+            if (to > clip.trim().headSeconds()
+                    && from < peaks.sound().seconds() - clip.trim().tailSeconds()) {
                 Peaks.Range range = peaks.between(from, to);
                 double top = Math.max(0, middle - middle * Math.min(1, range.high() * gain));
                 double bottom = Math.min(height, middle - middle * Math.max(-1, range.low() * gain));

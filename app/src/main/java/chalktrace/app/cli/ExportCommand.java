@@ -1,7 +1,7 @@
 package chalktrace.app.cli;
 
 import chalktrace.core.shot.Shot;
-import chalktrace.media.export.Progress;
+import chalktrace.media.Progress;
 import chalktrace.media.export.ShotExport;
 import chalktrace.media.file.ShotFile;
 import com.fasterxml.jackson.databind.node.ArrayNode;

@@ -4,6 +4,7 @@ import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FootageLayer;
+import chalktrace.core.render.FootagePictures;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.RasterCache;
 import chalktrace.core.render.Scene;
@@ -44,7 +45,10 @@ final class FrameCommand implements Callable<Integer> {
             Scene scene = new Scene(
                     size,
                     List.of(new FootageLayer(
-                            picture, size, reference.turnDegrees(), Placement.AS_IS, Footage.Look.AS_IS)));
+                            new FootagePictures.Shown(picture, size, reference.turnDegrees()),
+                            Placement.AS_IS,
+                            Footage.Look.AS_IS,
+                            false)));
             int[] pixels = new FrameComposer(new RasterCache(0), Rgb.WHITE).composeWhole(scene);
             write(pixels, size);
             double seconds = reference.times().seconds(n);

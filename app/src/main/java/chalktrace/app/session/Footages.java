@@ -1,66 +1,107 @@
 package chalktrace.app.session;
 
-import chalktrace.core.picture.Picture;
+import chalktrace.app.session.OpenFootage.Found;
+import chalktrace.app.session.OpenFootage.Origin;
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.shot.Footage;
-import chalktrace.core.shot.Shot;
 import chalktrace.media.UnreadableException;
-import chalktrace.media.footage.FootageReader;
+import chalktrace.media.footage.FileStamp;
 import chalktrace.media.footage.FrameCache;
+import chalktrace.media.footage.Proxy;
 import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
+import javafx.collections.MapChangeListener;
 import javafx.collections.ObservableMap;
+import javafx.collections.ObservableSet;
+import javafx.util.Duration;
 
 /**
- * The opened footage of the shot. A picture that is not at hand is asked for, and the last one shown stands in until it
- * comes, which the head says. Lives on the FX thread; files are opened and read on threads of their own.
+ * The opened footage of the shot. A picture that is not at hand is asked for, and its proxy or the last one shown stands
+ * in until it comes, which the head says. Lives on the FX thread; files are opened and read on threads of their own.
  */
 public final class Footages implements FootagePictures {
 
     /** Decoded pictures of all clips together: about 10 s of 720p, 4 s of 1080p. */
     private static final long CACHE_BYTES = 400L << 20;
 
+    /** Decoded pictures of proxies: about 100 of 720p, two seconds to either side. */
+    private static final long PROXY_CACHE_BYTES = 140L << 20;
+
+    /** Who stays on a frame for this long rests on it. */
+    private static final Duration REST = Duration.millis(200);
+
+    /** Which pictures the board shows. */
+    public enum Seen {
+        NOTHING,
+        SOURCE,
+        PROXY
+    }
+
     private final Document document;
+    private final Proxies proxies;
     private final FrameCache cache = new FrameCache(CACHE_BYTES);
-    private final Map<String, FootageReader> byFile = new HashMap<>();
+    private final FrameCache proxyCache = new FrameCache(PROXY_CACHE_BYTES);
+    private final Map<String, OpenFootage> byFile = new HashMap<>();
+    private final Map<String, String> stamps = new HashMap<>();
     private final Map<String, Shown> lastShown = new HashMap<>();
     private final ObservableMap<String, String> problems = FXCollections.observableHashMap();
     private final ObservableMap<String, Reference> opened = FXCollections.observableHashMap();
-    private final Map<String, Map<Integer, String>> missingPictures = new HashMap<>();
-    private final ReadOnlyStringWrapper standIn = new ReadOnlyStringWrapper();
+    private final ObservableSet<String> changed = FXCollections.observableSet();
+    private final ReadOnlyStringWrapper doubt = new ReadOnlyStringWrapper();
     private final ReadOnlyLongWrapper arrivals = new ReadOnlyLongWrapper();
     private final ReadOnlyBooleanWrapper settling = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>(Seen.NOTHING);
+    private final PauseTransition rest = new PauseTransition(REST);
+    private int frameBefore = -1;
+    private boolean running;
     private final ExecutorService opener = Executors.newSingleThreadExecutor(task -> {
         Thread made = new Thread(task, "open footage");
         made.setDaemon(true);
         return made;
     });
 
-    Footages(Document document) {
+    Footages(Document document, Proxies proxies) {
         this.document = document;
+        this.proxies = proxies;
         document.shownProperty().addListener((property, before, now) -> {
             if (before.footage() != now.footage()) {
-                follow(now);
+                follow();
             }
         });
-        follow(document.shown());
+        document.shotProperty().addListener((property, before, now) -> {
+            if (before.footage() != now.footage()) {
+                follow();
+            }
+        });
+        proxies.made().addListener((MapChangeListener<String, Proxy>) change -> {
+            OpenFootage open = byFile.get(change.getKey());
+            if (change.wasAdded() && open != null) {
+                open.use(change.getValueAdded(), proxyCache);
+                arrivals.set(arrivals.get() + 1);
+            }
+        });
+        rest.setOnFinished(rested -> arrivals.set(arrivals.get() + 1));
+        follow();
     }
 
     /** Rises whenever pictures that were asked for have come. */
@@ -73,9 +114,14 @@ public final class Footages implements FootagePictures {
         return settling.getReadOnlyProperty();
     }
 
-    /** Why the picture before stands in for one that is missing or damaged; null when none does. */
-    public ReadOnlyStringProperty standInProperty() {
-        return standIn.getReadOnlyProperty();
+    /** Whether the source's own pictures or those of a proxy are seen. */
+    public ReadOnlyObjectProperty<Seen> seenProperty() {
+        return seen.getReadOnlyProperty();
+    }
+
+    /** What is wrong with a picture that is seen, or why the one before stands in for it; null when all is well. */
+    public ReadOnlyStringProperty doubtProperty() {
+        return doubt.getReadOnlyProperty();
     }
 
     /** What is wrong with a file, by its path. */
@@ -88,122 +134,196 @@ public final class Footages implements FootagePictures {
         return opened;
     }
 
+    /** The opened files that were changed on the disk since. */
+    public ObservableSet<String> changed() {
+        return changed;
+    }
+
+    /** Whether a file has a proxy, or a part of one. */
+    public boolean hasProxy(String file) {
+        return byFile.containsKey(file) && byFile.get(file).hasProxy();
+    }
+
+    /** Says whether frames follow each other by themselves; proxies serve then. */
+    void setRunning(boolean playing) {
+        running = playing;
+        arrivals.set(arrivals.get() + 1);
+    }
+
+    /** Opens a file anew, as it is on the disk now. */
+    public void readAgain(String file) {
+        letGo(file);
+        problems.remove(file);
+        follow();
+    }
+
     /** Asks for what a frame shows; to be called before the frame is composed. */
     public void beginFrame() {
         settling.set(false);
-        standIn.set(null);
+        doubt.set(null);
+        seen.set(Seen.NOTHING);
     }
 
     @Override
     public Optional<Shown> at(Footage clip, int frame) {
-        FootageReader reader = byFile.get(clip.file());
-        if (reader == null) {
+        if (frame != frameBefore) {
+            frameBefore = frame;
+            rest.playFromStart();
+        }
+        OpenFootage open = byFile.get(clip.file());
+        if (open == null) {
             if (!problems.containsKey(clip.file())) {
                 settling.set(true);
             }
             return Optional.empty();
         }
-        Reference reference = reader.reference();
-        OptionalInt n = clip.conform().pictureAt(frame, document.shown().setup().rate(), reference.times());
-        if (n.isEmpty()) {
+        Reference reference = open.reference();
+        Optional<Footage.Showing> showing =
+                clip.at(frame, document.shown().setup().rate(), reference.times());
+        if (showing.isEmpty()) {
             lastShown.remove(clip.id());
             return Optional.empty();
         }
-        reader.want(n.getAsInt());
-        Optional<Picture> picture = reader.atHand(n.getAsInt());
-        picture.ifPresent(
-                p -> lastShown.put(clip.id(), new Shown(p, reference.displaySize(), reference.turnDegrees())));
-        if (picture.isEmpty()) {
-            Map<Integer, String> allMissing = missingPictures.getOrDefault(clip.file(), Map.of());
-            String missing = allMissing.get(n.getAsInt());
-            Optional<Picture> before =
-                    missing == null ? Optional.empty() : lastBefore(reader, allMissing, n.getAsInt());
-            before.ifPresent(p -> {
-                lastShown.put(clip.id(), new Shown(p, reference.displaySize(), reference.turnDegrees()));
-                standIn.set(missing);
-            });
-            settling.set(settling.get() || before.isEmpty());
+        boolean atRest = rest.getStatus() != PauseTransition.Status.RUNNING;
+        Optional<Found> found = open.find(showing.get().picture(), atRest, running);
+        if (found.isPresent()) {
+            see(open, found.get());
+            lastShown.put(
+                    clip.id(),
+                    new Shown(
+                            found.get().picture(),
+                            reference.displaySize(),
+                            reference.turnDegrees(),
+                            showing.get().region()));
+        } else {
+            settling.set(true);
         }
         return Optional.ofNullable(lastShown.get(clip.id()));
     }
 
-    /** The nearest picture before one that is not missing too; empty while it is still being read. */
-    private static Optional<Picture> lastBefore(FootageReader reader, Map<Integer, String> missing, int n) {
-        for (int k = n - 1; k >= Math.max(0, n - FootageReader.AHEAD); k--) {
-            Optional<Picture> picture = reader.atHand(k);
-            if (picture.isPresent() || !missing.containsKey(k)) {
-                return picture;
-            }
+    private void see(OpenFootage open, Found found) {
+        if (!found.why().isEmpty()) {
+            doubt.set(found.why());
         }
-        return Optional.empty();
+        if (found.origin() == Origin.PROXY) {
+            seen.set(Seen.PROXY);
+        } else if (open.hasProxy() && seen.get() == Seen.NOTHING) {
+            seen.set(Seen.SOURCE);
+        }
+    }
+
+    /** Looks on the disk which of the opened files were changed. On any thread. */
+    void lookForChanges() {
+        Platform.runLater(() -> Map.copyOf(stamps)
+                .forEach((file, stamp) -> opener.execute(() -> {
+                    String now = FileStamp.of(Path.of(file));
+                    if (!now.equals(stamp)) {
+                        Platform.runLater(() -> noteChange(file, stamp, now));
+                    }
+                })));
+    }
+
+    private void noteChange(String file, String before, String now) {
+        if (!before.equals(stamps.get(file))) {
+            return;
+        }
+        stamps.put(file, now);
+        if (problems.containsKey(file)) {
+            readAgain(file);
+        } else if (FileStamp.isGone(now)) {
+            letGo(file);
+            stamps.put(file, now);
+            problems.put(file, "This file was moved or taken away while it was open.");
+            arrivals.set(arrivals.get() + 1);
+        } else {
+            changed.add(file);
+        }
     }
 
     void close() {
         opener.shutdownNow();
-        byFile.values().forEach(FootageReader::close);
+        byFile.values().forEach(OpenFootage::close);
         byFile.clear();
     }
 
-    private void follow(Shot shot) {
-        Set<String> wanted = shot.footage().stream().map(Footage::file).collect(Collectors.toSet());
+    private void follow() {
+        Set<String> inShot =
+                document.shot().footage().stream().map(Footage::file).collect(Collectors.toSet());
+        Set<String> wanted = Stream.concat(
+                        inShot.stream(), document.shown().footage().stream().map(Footage::file))
+                .collect(Collectors.toSet());
         for (String file : Set.copyOf(byFile.keySet())) {
             if (!wanted.contains(file)) {
-                FootageReader gone = byFile.remove(file);
-                opened.remove(file);
-                opener.execute(gone::close);
+                letGo(file);
             }
         }
         problems.keySet().retainAll(wanted);
-        missingPictures.keySet().retainAll(wanted);
-        lastShown.keySet().retainAll(shot.footage().stream().map(Footage::id).toList());
+        stamps.keySet().retainAll(wanted);
+        lastShown
+                .keySet()
+                .retainAll(document.shown().footage().stream().map(Footage::id).toList());
         for (String file : wanted) {
-            if (!byFile.containsKey(file) && !problems.containsKey(file)) {
+            if (byFile.containsKey(file)) {
+                considerProxy(file);
+            } else if (!problems.containsKey(file)) {
                 opener.execute(() -> open(file));
             }
         }
     }
 
+    private void letGo(String file) {
+        OpenFootage gone = byFile.remove(file);
+        stamps.remove(file);
+        changed.remove(file);
+        opened.remove(file);
+        if (gone != null) {
+            // The proxy may only be closed when nobody reads from it any more.
+            opener.execute(() -> {
+                gone.close();
+                proxies.release(file);
+            });
+        }
+    }
+
     /** Opens a file on the opener's thread and hands it over. */
     private void open(String file) {
+        String stamp = FileStamp.of(Path.of(file));
         try {
             Reference reference = References.open(Path.of(file));
-            Platform.runLater(() -> accept(file, reference));
+            Platform.runLater(() -> accept(file, stamp, reference));
         } catch (UnreadableException e) {
             Platform.runLater(() -> {
                 problems.put(file, e.getMessage());
+                stamps.put(file, stamp);
                 arrivals.set(arrivals.get() + 1);
             });
         }
     }
 
-    private void accept(String file, Reference reference) {
-        boolean wanted =
-                document.shown().footage().stream().anyMatch(clip -> clip.file().equals(file));
+    private void accept(String file, String stamp, Reference reference) {
+        boolean wanted = Stream.concat(document.shown().footage().stream(), document.shot().footage().stream())
+                .anyMatch(clip -> clip.file().equals(file));
         if (!wanted || byFile.containsKey(file)) {
             opener.execute(reference::close);
             return;
         }
-        byFile.put(file, new FootageReader(reference, cache, new FootageReader.Listener() {
-            @Override
-            public void arrived(int n) {
-                Platform.runLater(() -> pictureArrived());
-            }
-
-            @Override
-            public void missing(int n, String why) {
-                Platform.runLater(() -> {
-                    missingPictures.computeIfAbsent(file, f -> new HashMap<>()).put(n, why);
-                    pictureArrived();
-                });
-            }
-        }));
+        byFile.put(file, new OpenFootage(reference, cache, this::pictureArrived));
+        stamps.put(file, stamp);
         opened.put(file, reference);
         arrivals.set(arrivals.get() + 1);
+        considerProxy(file);
+    }
+
+    /** A proxy is made for what is in the shot, not for what is only looked at. */
+    private void considerProxy(String file) {
+        if (document.shot().footage().stream().anyMatch(clip -> clip.file().equals(file))) {
+            proxies.consider(file, byFile.get(file).reference());
+        }
     }
 
     /** Only a picture that somebody looks for is news; those read ahead are not. */
     private void pictureArrived() {
-        if (settling.get()) {
+        if (settling.get() || seen.get() == Seen.PROXY) {
             arrivals.set(arrivals.get() + 1);
         }
     }

@@ -16,7 +16,8 @@ import javafx.collections.ObservableList;
 
 /**
  * Work in the background, each piece with a name, a progress and a way to end it. Short work (opening, saving) runs on one
- * thread in turn, long work (exports) on another, so that a save never waits for an export.
+ * thread in turn, long work (exports) on another, and what nobody asked for (proxies) on a third, so that a save never
+ * waits for an export and an export never for a proxy. Long work stands still while it is held.
  */
 public final class Jobs {
 
@@ -29,14 +30,21 @@ public final class Jobs {
     }
 
     /** One piece of work. */
-    public static final class Job {
+    public final class Job {
 
         private final String name;
+        private final boolean behind;
         private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(-1);
         private final AtomicBoolean cancelled = new AtomicBoolean();
 
-        private Job(String name) {
+        private Job(String name, boolean behind) {
             this.name = name;
+            this.behind = behind;
+        }
+
+        /** Whether nobody asked for it and nobody waits for it. */
+        public boolean isBehind() {
+            return behind;
         }
 
         /** What it does, as the artist would say it. */
@@ -51,21 +59,25 @@ public final class Jobs {
 
         public void cancel() {
             cancelled.set(true);
+            held.release();
         }
 
         public boolean isCancelled() {
             return cancelled.get();
         }
 
-        /** Says how far the work is. @return false when it should end */
+        /** Says how far the work is, and waits while work is held. @return false when it should end */
         public boolean at(int done, int total) {
             Platform.runLater(() -> progress.set((double) done / total));
+            held.waitWhile(this::isCancelled);
             return !isCancelled();
         }
     }
 
-    private final ScheduledExecutorService shortWork = thread("jobs");
-    private final ScheduledExecutorService longWork = thread("long jobs");
+    private final ScheduledExecutorService shortWork = thread("jobs", Thread.NORM_PRIORITY - 1);
+    private final ScheduledExecutorService longWork = thread("long jobs", Thread.NORM_PRIORITY - 1);
+    private final ScheduledExecutorService behindWork = thread("jobs behind", Thread.MIN_PRIORITY);
+    private final Hold held = new Hold();
 
     private final ObservableList<Job> running = FXCollections.observableArrayList();
 
@@ -76,24 +88,38 @@ public final class Jobs {
 
     /** Runs short work in the background; what comes of it is told on the FX thread. */
     public <T> Job run(String name, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
-        return run(shortWork, name, work, then, failed);
+        return run(shortWork, new Job(name, false), work, then, failed);
     }
 
     /** As {@link #run}, for work that takes long. */
     public <T> Job runLong(String name, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
-        return run(longWork, name, work, then, failed);
+        return run(longWork, new Job(name, false), work, then, failed);
+    }
+
+    /** As {@link #runLong}, for what nobody asked for: it comes after all else. */
+    <T> Job runBehind(String name, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
+        return run(behindWork, new Job(name, true), work, then, failed);
+    }
+
+    /** Lets long work stand still, as while frames are played. */
+    void hold(boolean still) {
+        held.set(still);
+    }
+
+    /** Runs something small once, without showing it. */
+    void quietly(Runnable work) {
+        shortWork.execute(work);
     }
 
     private <T> Job run(
-            ScheduledExecutorService thread, String name, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
-        Job job = new Job(name);
+            ScheduledExecutorService thread, Job job, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
         running.add(job);
         thread.execute(() -> {
             try {
                 T result = work.run(job);
                 finish(job, () -> then.accept(result));
             } catch (Exception e) {
-                LOG.log(Level.INFO, name + " failed", e);
+                LOG.log(Level.INFO, job.name() + " failed", e);
                 finish(job, () -> failed.accept(e));
             }
         });
@@ -117,7 +143,7 @@ public final class Jobs {
 
     void close() {
         running.forEach(Job::cancel);
-        for (ScheduledExecutorService thread : List.of(longWork, shortWork)) {
+        for (ScheduledExecutorService thread : List.of(behindWork, longWork, shortWork)) {
             thread.shutdown();
             try {
                 thread.awaitTermination(5, TimeUnit.SECONDS);
@@ -127,11 +153,11 @@ public final class Jobs {
         }
     }
 
-    private static ScheduledExecutorService thread(String name) {
+    private static ScheduledExecutorService thread(String name, int priority) {
         return Executors.newSingleThreadScheduledExecutor(task -> {
             Thread made = new Thread(task, name);
             made.setDaemon(true);
-            made.setPriority(Thread.NORM_PRIORITY - 1);
+            made.setPriority(priority);
             return made;
         });
     }

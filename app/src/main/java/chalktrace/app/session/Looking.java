@@ -93,7 +93,6 @@ public final class Looking {
                 .withSounds(
                         footage.soundSeconds().isEmpty()
                                 ? List.of()
-                                : List.of(new SoundClip(
-                                        "look-sound", shot.name(), path, footage.soundOffset(), 0, false)));
+                                : List.of(SoundClip.of("look-sound", shot.name(), path, footage.soundOffset())));
     }
 }

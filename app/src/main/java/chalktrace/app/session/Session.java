@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.app.state.Preferences;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.media.sound.SoundOut;
@@ -9,11 +10,16 @@ import java.util.function.Supplier;
 /** All that is open at one time: the document and what works on it. The parts of the window share one. */
 public final class Session {
 
+    /** How often the files of the footage are looked at for changes. */
+    private static final int CHANGES_SECONDS = 3;
+
     private final Document document;
     private final Selection selection;
     private final View view = new View();
     private final Jobs jobs = new Jobs();
     private final Notices notices = new Notices();
+    private final Preferences preferences;
+    private final Proxies proxies;
     private final Footages footages;
     private final Thumbnails thumbnails;
     private final Sounds sounds;
@@ -30,10 +36,17 @@ public final class Session {
     public Session(Supplier<SoundOut> devices, Path stateFolder) {
         document = new Document(Shot.empty("untitled", ShotSetup.standard()), notices);
         selection = new Selection(document);
-        footages = new Footages(document);
-        thumbnails = new Thumbnails(footages);
+        preferences = new Preferences(stateFolder);
+        proxies = new Proxies(jobs, notices, preferences);
+        footages = new Footages(document, proxies);
+        thumbnails = new Thumbnails(footages, proxies, preferences);
         sounds = new Sounds(document);
         transport = new Transport(document, sounds, devices);
+        transport.playingProperty().addListener((property, before, playing) -> {
+            footages.setRunning(playing);
+            jobs.hold(playing);
+        });
+        jobs.repeat(footages::lookForChanges, CHANGES_SECONDS);
         shelf = new Shelf(document, jobs, notices, stateFolder);
         looking = new Looking(document, transport);
         gathering = new Gathering(document, jobs, notices, looking);
@@ -66,6 +79,10 @@ public final class Session {
 
     public Footages footages() {
         return footages;
+    }
+
+    public Proxies proxies() {
+        return proxies;
     }
 
     public Thumbnails thumbnails() {
@@ -108,6 +125,7 @@ public final class Session {
         jobs.close();
         thumbnails.close();
         footages.close();
+        proxies.close();
         sounds.close();
     }
 }

@@ -1,13 +1,17 @@
 package chalktrace.app.session;
 
+import chalktrace.app.state.Preferences;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSampling;
+import chalktrace.core.picture.PictureSource;
 import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.media.UnreadableException;
+import chalktrace.media.footage.Proxy;
 import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -16,13 +20,16 @@ import java.util.concurrent.Future;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Platform;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.collections.MapChangeListener;
+import javafx.collections.SetChangeListener;
 import javafx.scene.image.Image;
 import javafx.scene.image.WritableImage;
 
-/** Small pictures of the footage for the bench, made in the background by one pass through each source. */
+/** Small pictures of the footage for the bench, made in the background by one pass through each source or its proxy. */
 public final class Thumbnails {
 
     private static final Logger LOG = Logger.getLogger(Thumbnails.class.getName());
@@ -32,29 +39,59 @@ public final class Thumbnails {
     /** A longer source gets every second, third ... picture. */
     private static final int MOST = 400;
 
+    /** Gives pictures in rising order; null for one that is missing. */
+    @FunctionalInterface
+    private interface Pictures {
+        Picture get(int n) throws PictureUnavailableException, InterruptedException;
+    }
+
+    @FunctionalInterface
+    private interface Making {
+        void into(Image[] images) throws UnreadableException, InterruptedException;
+    }
+
+    private final Footages footages;
+    private final BooleanProperty shown = new SimpleBooleanProperty();
     private final Map<String, Image[]> byFile = new HashMap<>();
     private final Map<String, Future<?>> working = new HashMap<>();
     private final ReadOnlyLongWrapper made = new ReadOnlyLongWrapper();
-    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
+    private final ExecutorService threads = Executors.newCachedThreadPool(task -> {
         Thread worker = new Thread(task, "thumbnails");
         worker.setDaemon(true);
         worker.setPriority(Thread.MIN_PRIORITY);
         return worker;
     });
 
-    Thumbnails(Footages footages) {
+    Thumbnails(Footages footages, Proxies proxies, Preferences preferences) {
+        this.footages = footages;
+        shown.set(preferences.thumbnails());
+        shown.addListener((property, before, now) -> {
+            preferences.setThumbnails(now);
+            List.copyOf(byFile.keySet()).forEach(this::forget);
+            List.copyOf(proxies.made().keySet())
+                    .forEach(file -> begin(file, proxies.made().get(file)));
+            List.copyOf(proxies.needless()).forEach(this::beginWithout);
+        });
         footages.opened().addListener((MapChangeListener<String, Reference>) change -> {
             if (change.wasRemoved()) {
-                byFile.remove(change.getKey());
-                Optional.ofNullable(working.remove(change.getKey())).ifPresent(work -> work.cancel(true));
-            }
-            if (change.wasAdded()) {
-                Image[] images =
-                        new Image[Math.min(MOST, change.getValueAdded().times().count())];
-                byFile.put(change.getKey(), images);
-                working.put(change.getKey(), thread.submit(() -> make(change.getKey(), images)));
+                forget(change.getKey());
             }
         });
+        proxies.made().addListener((MapChangeListener<String, Proxy>) change -> {
+            if (change.wasAdded()) {
+                begin(change.getKey(), change.getValueAdded());
+            }
+        });
+        proxies.needless().addListener((SetChangeListener<String>) change -> {
+            if (change.wasAdded()) {
+                beginWithout(change.getElementAdded());
+            }
+        });
+    }
+
+    /** Whether small pictures are made at all. */
+    public BooleanProperty shownProperty() {
+        return shown;
     }
 
     /** Rises with each small picture. */
@@ -71,32 +108,65 @@ public final class Thumbnails {
     }
 
     void close() {
-        thread.shutdownNow();
+        threads.shutdownNow();
     }
 
-    private void make(String file, Image[] images) {
-        try (Reference reference = References.open(Path.of(file))) {
-            int count = reference.times().count();
-            for (int i = 0; i < images.length && !Thread.currentThread().isInterrupted(); i++) {
-                int n = (int) Math.min(count - 1L, ((long) i * count + images.length - 1) / images.length);
-                make(reference, n, images, i);
+    private void forget(String file) {
+        byFile.remove(file);
+        Optional.ofNullable(working.remove(file)).ifPresent(work -> work.cancel(true));
+        made.set(made.get() + 1);
+    }
+
+    /** What is slow to read is not read twice: its proxy, which is made in one pass, serves. */
+    private void begin(String file, Proxy proxy) {
+        begin(file, images -> make(proxy, images, n -> proxy.await(n) ? proxy.picture(n) : null));
+    }
+
+    private void beginWithout(String file) {
+        begin(file, images -> {
+            try (Reference reference = References.open(Path.of(file))) {
+                make(reference, images, reference::picture);
             }
-        } catch (UnreadableException e) {
-            // The board and the card of the footage say what is wrong.
-            LOG.log(Level.INFO, "no more thumbnails of " + file, e);
-        }
+        });
     }
 
-    /** A picture that is missing or damaged leaves its place empty. */
-    private void make(Reference reference, int n, Image[] images, int at) {
-        try {
-            Image small = small(reference.picture(n), reference.turnDegrees());
-            Platform.runLater(() -> {
-                images[at] = small;
-                made.set(made.get() + 1);
-            });
-        } catch (PictureUnavailableException e) {
-            LOG.log(Level.INFO, "no thumbnail of picture " + n, e);
+    private void begin(String file, Making making) {
+        Reference reference = footages.opened().get(file);
+        if (reference == null || !shown.get()) {
+            return;
+        }
+        Image[] images = new Image[Math.min(MOST, reference.times().count())];
+        byFile.put(file, images);
+        working.put(file, threads.submit(() -> {
+            try {
+                making.into(images);
+            } catch (UnreadableException e) {
+                // The board and the card of the footage say what is wrong.
+                LOG.log(Level.INFO, "no more thumbnails of " + file, e);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }));
+    }
+
+    private void make(PictureSource source, Image[] images, Pictures pictures) throws InterruptedException {
+        int count = source.times().count();
+        for (int i = 0; i < images.length && !Thread.currentThread().isInterrupted(); i++) {
+            int n = (int) Math.min(count - 1L, ((long) i * count + images.length - 1) / images.length);
+            int at = i;
+            try {
+                Picture picture = pictures.get(n);
+                if (picture != null) {
+                    Image small = small(picture, source.turnDegrees());
+                    Platform.runLater(() -> {
+                        images[at] = small;
+                        made.set(made.get() + 1);
+                    });
+                }
+            } catch (PictureUnavailableException e) {
+                // A picture that is missing or damaged leaves its place empty.
+                LOG.log(Level.INFO, "no thumbnail of picture " + n, e);
+            }
         }
     }
 

@@ -3,10 +3,14 @@ package chalktrace.app.window;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.keys.Action;
+import chalktrace.app.session.Footages;
 import chalktrace.app.session.Jobs.Job;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.beans.InvalidationListener;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
@@ -28,6 +32,7 @@ final class HeadBar extends HBox {
     private final Label saved = state("saved");
     private final Label silent = state("no sound device: playing silently");
     private final Label reading = state("reading the picture\u2026");
+    private final Label seen = state("");
     private final Label dropped = state("");
     private final Label looking = state("a look at footage, not yet in the shot");
     private final HBox jobs = new HBox(8);
@@ -54,8 +59,13 @@ final class HeadBar extends HBox {
         silent.setTooltip(new Tooltip("The machine has no sound device that works. A silent stand-in keeps time."));
         dropped.getStyleClass().add("alert");
         looking.getStyleClass().add("alert");
+        seen.setTooltip(
+                new Tooltip(
+                        "Reading this footage takes long. Its proxy, a small copy made for stepping, shows at"
+                                + " once; the footage's own picture comes when you rest on a frame. Exports read the footage itself."));
         jobs.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(name, saved, looking, Rows.space(), jobs, reading, dropped, silent, new Readout(session));
+        getChildren()
+                .addAll(name, saved, looking, Rows.space(), jobs, reading, seen, dropped, silent, new Readout(session));
         InvalidationListener all = changed -> show();
         session.document().shotProperty().addListener(all);
         session.document().unsavedProperty().addListener(all);
@@ -64,7 +74,8 @@ final class HeadBar extends HBox {
         session.transport().audibleProperty().addListener(all);
         session.transport().droppedProperty().addListener(all);
         session.footages().settlingProperty().addListener(all);
-        session.footages().standInProperty().addListener(all);
+        session.footages().seenProperty().addListener(all);
+        session.footages().doubtProperty().addListener(all);
         session.looking().sourceProperty().addListener(all);
         session.jobs().running().addListener((ListChangeListener<Job>) change -> showJobs());
         show();
@@ -78,11 +89,13 @@ final class HeadBar extends HBox {
         boolean never = session.document().pathProperty().get() == null;
         saved.setText(readOnly ? "reading only" : unsaved ? "not saved" : never ? "" : "saved");
         visible(silent, !session.transport().audibleProperty().get());
-        String standIn = session.footages().standInProperty().get();
+        String doubt = session.footages().doubtProperty().get();
         boolean settling = session.footages().settlingProperty().get();
-        reading.setText(
-                settling || standIn == null ? "reading the picture\u2026" : standIn + " The one before it shows.");
-        visible(reading, settling || standIn != null);
+        reading.setText(settling || doubt == null ? "reading the picture\u2026" : doubt);
+        visible(reading, settling || doubt != null);
+        Footages.Seen from = session.footages().seenProperty().get();
+        seen.setText(from == Footages.Seen.PROXY ? "seen: proxy" : "seen: source");
+        visible(seen, from != Footages.Seen.NOTHING);
         int missed = session.transport().droppedProperty().get();
         dropped.setText(String.format(Locale.ROOT, "%d frame%s dropped", missed, missed == 1 ? "" : "s"));
         visible(dropped, missed > 0);
@@ -90,7 +103,10 @@ final class HeadBar extends HBox {
 
     private void showJobs() {
         jobs.getChildren().clear();
-        session.jobs().running().stream().findFirst().ifPresent(job -> {
+        List<Job> running = session.jobs().running();
+        // What was asked for comes first.
+        Optional<Job> first = running.stream().min(Comparator.comparing(Job::isBehind));
+        first.ifPresent(job -> {
             ProgressBar bar = new ProgressBar();
             bar.setPrefWidth(96);
             bar.progressProperty().bind(job.progressProperty());

@@ -53,7 +53,7 @@ public final class OpenWindow {
     /** Waits until no work runs and the board shows what it should. */
     public void awaitSettled() {
         WaitForAsyncUtils.waitForFxEvents();
-        await(() -> session.jobs().running().isEmpty()
+        await(() -> session.jobs().running().stream().allMatch(job -> job.isBehind())
                 && !session.footages().settlingProperty().get());
         WaitForAsyncUtils.waitForFxEvents();
     }

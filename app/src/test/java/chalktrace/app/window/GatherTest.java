@@ -122,8 +122,8 @@ class GatherTest {
         robot.interact(() -> window.workbench.drop(List.of(folder.resolve("run.3.png"))));
         window.await(() -> shot().footage().size() == 1);
         robot.interact(() -> window.session.transport().go(3));
-        window.await(() -> window.session.footages().standInProperty().get() != null);
-        assertThat(window.session.footages().standInProperty().get()).contains("number 4");
+        window.await(() -> window.session.footages().doubtProperty().get() != null);
+        assertThat(window.session.footages().doubtProperty().get()).contains("number 4");
         assertThat(Clips.number(window.onFx(() -> window.session
                         .footages()
                         .at(shot().footage().get(0), 3)
@@ -134,7 +134,7 @@ class GatherTest {
         assertThat(window.session.footages().settlingProperty().get()).isFalse();
         robot.interact(() -> window.session.transport().go(5));
         window.awaitSettled();
-        assertThat(window.session.footages().standInProperty().get()).isNull();
+        assertThat(window.session.footages().doubtProperty().get()).isNull();
     }
 
     @Test

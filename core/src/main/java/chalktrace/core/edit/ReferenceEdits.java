@@ -3,6 +3,8 @@ package chalktrace.core.edit;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.StillView;
+import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -34,6 +36,33 @@ public final class ReferenceEdits {
         return new Edit(name, shot -> shot.withSound(soundId, change));
     }
 
+    /** Lets footage start on another frame; its span, its views and the sound that is attached to it move along. */
+    public static Edit moveTo(String footageId, int startFrame) {
+        return new Edit("move footage", shot -> shot.footage(footageId)
+                .map(clip -> moved(shot, clip, startFrame - clip.conform().startFrame()))
+                .orElse(shot));
+    }
+
+    private static Shot moved(Shot shot, Footage clip, int by) {
+        double seconds = shot.setup().rate().seconds(by);
+        return shot.withFootage(clip.id(), f -> f.withConform(
+                                f.conform().withStartFrame(f.conform().startFrame() + by))
+                        .withSpan(f.span().map(span -> new FrameRange(span.start() + by, span.end() + by)))
+                        .withViews(f.views().stream()
+                                .map(view -> new StillView(view.start() + by, view.picture(), view.region()))
+                                .toList()))
+                .withSounds(shot.sounds().stream()
+                        .map(sound -> sound.footage().equals(clip.id())
+                                ? sound.withStart(sound.startSeconds() + seconds)
+                                : sound)
+                        .toList());
+    }
+
+    /** Lets a sound go its own way, apart from the footage that it came with. */
+    public static Edit detach(String soundId) {
+        return changeSound("detach a sound", soundId, sound -> sound.withFootage(""));
+    }
+
     /** Puts another file in the place of one, for all footage and sound that comes from it; all else stays. */
     public static Edit relink(String lost, String found) {
         return relink(Map.of(lost, found));
@@ -49,13 +78,13 @@ public final class ReferenceEdits {
                         .toList()));
     }
 
-    /** Takes a reference out of the shot; its file stays where it is. */
+    /** Takes a reference, and the sound that is attached to it, out of the shot; its file stays where it is. */
     public static Edit remove(String id) {
         return new Edit("take a reference out", shot -> shot.withFootage(shot.footage().stream()
                         .filter(clip -> !clip.id().equals(id))
                         .toList())
                 .withSounds(shot.sounds().stream()
-                        .filter(clip -> !clip.id().equals(id))
+                        .filter(clip -> !clip.id().equals(id) && !clip.footage().equals(id))
                         .toList()));
     }
 

@@ -51,6 +51,12 @@ public final class ArgbPicture extends Picture {
         return new ArgbPicture(new PictureSize(w, h), out);
     }
 
+    /** Pictures with opacity or palettes are never interlaced. */
+    @Override
+    Picture makeOneField() {
+        return this;
+    }
+
     private int sample(int x, int y) {
         int width = size().width();
         int column = Math.max(0, Math.min(x >> 8, width - 1));

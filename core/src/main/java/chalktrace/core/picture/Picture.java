@@ -8,6 +8,7 @@ public abstract sealed class Picture permits YuvPicture, ArgbPicture {
 
     private final PictureSize size;
     private Picture half;
+    private Picture oneField;
 
     Picture(PictureSize size) {
         this.size = size;
@@ -38,6 +39,20 @@ public abstract sealed class Picture permits YuvPicture, ArgbPicture {
     }
 
     abstract Picture makeHalf();
+
+    /**
+     * Of an interlaced picture its first field alone, made once: even rows stay, odd rows are made anew from those above
+     * and below along the direction in which they agree best (edge-based line averaging: Doyle, "Interlaced to sequential
+     * conversion for EDTV applications", 1988).
+     */
+    public final synchronized Picture oneField() {
+        if (oneField == null) {
+            oneField = makeOneField();
+        }
+        return oneField;
+    }
+
+    abstract Picture makeOneField();
 
     /** The whole picture as ARGB words, row after row. */
     public final int[] toArgb() {

@@ -21,4 +21,9 @@ public interface PictureSource {
      * @throws PictureUnavailableException when it can't be read, with a sentence for the person
      */
     Picture picture(int n) throws PictureUnavailableException;
+
+    /** Whether picture n is there to be read; a source that is still being made has only some. */
+    default boolean has(int n) {
+        return n >= 0 && n < times().count();
+    }
 }

@@ -6,6 +6,9 @@ package chalktrace.core.picture;
  */
 public final class Plane {
 
+    /** Straight first, so that it wins where no slant is better. */
+    private static final int[] SLANTS = {0, -1, 1};
+
     private final int width;
     private final int height;
     private final byte[] samples;
@@ -27,6 +30,11 @@ public final class Plane {
 
     public int height() {
         return height;
+    }
+
+    /** The samples themselves, row after row; not to be written to. */
+    public byte[] samples() {
+        return samples;
     }
 
     public int at(int x, int y) {
@@ -53,6 +61,36 @@ public final class Plane {
             }
         }
         return new Plane(w, h, out);
+    }
+
+    /** Even rows as they are, odd rows made from their neighbours: see {@link Picture#oneField()}. */
+    Plane oneField() {
+        byte[] out = samples.clone();
+        for (int y = 1; y < height; y += 2) {
+            int above = (y - 1) * width;
+            int below = y + 1 < height ? above + 2 * width : above;
+            for (int x = 0; x < width; x++) {
+                out[y * width + x] = (byte) betweenRows(above, below, x);
+            }
+        }
+        return new Plane(width, height, out);
+    }
+
+    /** The mean of two samples across a missing one: straight up and down, or along a slant if these agree better. */
+    private int betweenRows(int above, int below, int x) {
+        int best = 0;
+        int least = Integer.MAX_VALUE;
+        for (int slant : SLANTS) {
+            if (x - Math.abs(slant) >= 0 && x + Math.abs(slant) < width) {
+                int a = samples[above + x + slant] & 255;
+                int b = samples[below + x - slant] & 255;
+                if (Math.abs(a - b) < least) {
+                    least = Math.abs(a - b);
+                    best = a + b + 1 >> 1;
+                }
+            }
+        }
+        return best;
     }
 
     /** Fills a row by sampling between four neighbours: first the two rows are mixed, then the columns. */

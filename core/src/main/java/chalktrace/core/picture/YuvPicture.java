@@ -36,6 +36,24 @@ public final class YuvPicture extends Picture {
         return luma;
     }
 
+    /** The U (Cb) plane. */
+    public Plane blue() {
+        return blue;
+    }
+
+    /** The V (Cr) plane. */
+    public Plane red() {
+        return red;
+    }
+
+    public YuvMatrix matrix() {
+        return matrix;
+    }
+
+    public boolean isFullRange() {
+        return fullRange;
+    }
+
     @Override
     public long bytes() {
         return luma.bytes() + blue.bytes() + red.bytes();
@@ -174,6 +192,12 @@ public final class YuvPicture extends Picture {
     @Override
     Picture makeHalf() {
         return new YuvPicture(luma.half(), blue.half(), red.half(), matrix, fullRange);
+    }
+
+    /** Rows of chroma take turns between the fields just as those of luma do. */
+    @Override
+    Picture makeOneField() {
+        return new YuvPicture(luma.oneField(), blue.oneField(), red.oneField(), matrix, fullRange);
     }
 
     private int argb(int y, int u, int v) {

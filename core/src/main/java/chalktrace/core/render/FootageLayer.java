@@ -5,6 +5,7 @@ import chalktrace.core.picture.PictureSampling;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Region;
 import java.awt.Rectangle;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
@@ -15,23 +16,14 @@ import java.awt.geom.Rectangle2D;
  * A picture of footage, fitted into the shot's size, then placed, lightened, tinted and faded. Shown small it is sampled
  * from its halves, so that fine detail does not sparkle.
  *
- * @param displaySize the size at which the picture is meant to be seen, after turning
- * @param turnDegrees how far the stored picture is turned to stand upright, counter-clockwise
- * @param mirrored whether left and right are exchanged after that
+ * @param mirrored whether left and right are exchanged
  */
-public record FootageLayer(
-        Picture picture,
-        PictureSize displaySize,
-        int turnDegrees,
-        Placement placement,
-        Footage.Look look,
-        boolean mirrored)
+public record FootageLayer(FootagePictures.Shown shown, Placement placement, Footage.Look look, boolean mirrored)
         implements SceneLayer {
 
-    /** Footage that is not mirrored. */
-    public FootageLayer(
-            Picture picture, PictureSize displaySize, int turnDegrees, Placement placement, Footage.Look look) {
-        this(picture, displaySize, turnDegrees, placement, look, false);
+    /** What footage shows, as it is placed in the shot. */
+    public static FootageLayer of(Footage footage, FootagePictures.Shown shown) {
+        return new FootageLayer(shown, footage.placement(), footage.look(), footage.mirrored());
     }
 
     /** A source is halved until a device pixel covers at most this many of its samples in a row. */
@@ -45,7 +37,7 @@ public record FootageLayer(
             return;
         }
         AffineTransform toSource = inverse(toDevice);
-        Picture source = picture;
+        Picture source = picture();
         double step = Math.hypot(toSource.getScaleX(), toSource.getShearY());
         AffineTransform halving = new AffineTransform();
         while (step > COARSEST_STEP
@@ -55,11 +47,12 @@ public record FootageLayer(
             halving.preConcatenate(AffineTransform.getScaleInstance(0.5, 0.5));
         }
         toSource.preConcatenate(halving);
+        Rectangle2D part = halving.createTransformedShape(storedRegion()).getBounds2D();
         Toning toning = new Toning(look, placement.opacity());
         if (toSource.getShearX() == 0 && toSource.getShearY() == 0 && toSource.getScaleY() > 0) {
             paintUpright(source, toSource, area, tile, toning);
         } else {
-            paintTurned(source, toSource, area, tile, toning);
+            paintTurned(source, part, toSource, area, tile, toning);
         }
     }
 
@@ -90,17 +83,14 @@ public record FootageLayer(
     }
 
     private static void paintTurned(
-            Picture source, AffineTransform toSource, Rectangle area, PixelTile tile, Toning toning) {
+            Picture source, Rectangle2D part, AffineTransform toSource, Rectangle area, PixelTile tile, Toning toning) {
         Point2D.Double place = new Point2D.Double();
         int[] one = new int[1];
         for (int y = area.y; y < area.y + area.height; y++) {
             for (int x = area.x; x < area.x + area.width; x++) {
                 place.setLocation(x + 0.5, y + 0.5);
                 toSource.transform(place, place);
-                if (place.x >= 0
-                        && place.y >= 0
-                        && place.x < source.size().width()
-                        && place.y < source.size().height()) {
+                if (part.contains(place)) {
                     one[0] = source.argbAt(place.x - 0.5, place.y - 0.5);
                     toning.lay(one, source.isOpaque(), 1, tile.pixels(), tile.index(x, y));
                 }
@@ -108,31 +98,50 @@ public record FootageLayer(
         }
     }
 
+    private Picture picture() {
+        return look.oneField() ? shown.picture().oneField() : shown.picture();
+    }
+
     private AffineTransform sourceToDevice(Surface surface) {
         AffineTransform transform = surface.view().toDevice();
         double middleX = surface.size().width() / 2.0;
         double middleY = surface.size().height() / 2.0;
         transform.concatenate(placement.transform(middleX, middleY));
+        PictureSize whole = shown.displaySize();
+        Region region = shown.region();
         double fit = Math.min(
-                surface.size().width() / (double) displaySize.width(),
-                surface.size().height() / (double) displaySize.height());
+                surface.size().width() / (whole.width() * region.width()),
+                surface.size().height() / (whole.height() * region.height()));
         transform.translate(middleX, middleY);
         transform.scale(mirrored ? -fit : fit, fit);
-        transform.quadrantRotate(Math.floorMod(-turnDegrees / 90, 4));
-        boolean onItsSide = turnDegrees % 180 != 0;
-        double uprightWidth = onItsSide ? displaySize.height() : displaySize.width();
-        double uprightHeight = onItsSide ? displaySize.width() : displaySize.height();
-        transform.scale(
-                uprightWidth / picture.size().width(),
-                uprightHeight / picture.size().height());
-        transform.translate(-picture.size().width() / 2.0, -picture.size().height() / 2.0);
+        transform.translate(
+                (0.5 - region.x() - region.width() / 2) * whole.width(),
+                (0.5 - region.y() - region.height() / 2) * whole.height());
+        transform.quadrantRotate(Math.floorMod(-shown.turnDegrees() / 90, 4));
+        boolean onItsSide = shown.turnDegrees() % 180 != 0;
+        double uprightWidth = onItsSide ? whole.height() : whole.width();
+        double uprightHeight = onItsSide ? whole.width() : whole.height();
+        PictureSize stored = shown.picture().size();
+        transform.scale(uprightWidth / stored.width(), uprightHeight / stored.height());
+        transform.translate(-stored.width() / 2.0, -stored.height() / 2.0);
         return transform;
     }
 
-    private Rectangle covered(AffineTransform toDevice) {
-        Rectangle2D edge = toDevice.createTransformedShape(new Rectangle2D.Double(
-                        0, 0, picture.size().width(), picture.size().height()))
+    /** The part of the stored picture that shows, in its samples. */
+    private Rectangle2D storedRegion() {
+        PictureSize stored = shown.picture().size();
+        Region region = shown.region();
+        AffineTransform toStored = AffineTransform.getScaleInstance(stored.width(), stored.height());
+        toStored.translate(0.5, 0.5);
+        toStored.quadrantRotate(Math.floorMod(shown.turnDegrees() / 90, 4));
+        toStored.translate(-0.5, -0.5);
+        return toStored.createTransformedShape(
+                        new Rectangle2D.Double(region.x(), region.y(), region.width(), region.height()))
                 .getBounds2D();
+    }
+
+    private Rectangle covered(AffineTransform toDevice) {
+        Rectangle2D edge = toDevice.createTransformedShape(storedRegion()).getBounds2D();
         int left = (int) Math.ceil(edge.getMinX() - 0.5 - 1e-6);
         int top = (int) Math.ceil(edge.getMinY() - 0.5 - 1e-6);
         int right = (int) Math.ceil(edge.getMaxX() - 0.5 - 1e-6);

@@ -1,9 +1,11 @@
 package chalktrace.core.render;
 
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.speech.MouthChart;
 import java.util.ArrayList;
@@ -22,7 +24,7 @@ public final class Scenes {
         List<SceneLayer> layers = new ArrayList<>();
         layers.add(new PaperLayer(shot.setup().paper()));
         if (options.footage()) {
-            addFootage(shot, frame, false, pictures, layers);
+            addFootage(shot, frame, Footage.Where.UNDER_DRAWINGS, pictures, layers);
         }
         for (int i = shot.levels().size() - 1; i >= 0; i--) {
             Level level = shot.levels().get(i);
@@ -42,24 +44,24 @@ public final class Scenes {
         }
         addMouth(shot, frame, layers);
         if (options.footage()) {
-            addFootage(shot, frame, true, pictures, layers);
+            addFootage(shot, frame, Footage.Where.OVER_DRAWINGS, pictures, layers);
         }
         return new Scene(shot.setup().size(), layers);
     }
 
+    /** A still that stands beside the board, alone, fitted into a size; empty where it shows nothing. */
+    public static Optional<Scene> beside(Footage still, int frame, PictureSize size, FootagePictures pictures) {
+        return pictures.at(still, frame)
+                .map(shown -> new Scene(size, List.of(FootageLayer.of(still.withPlacement(Placement.AS_IS), shown))));
+    }
+
     private static void addFootage(
-            Shot shot, int frame, boolean over, FootagePictures pictures, List<SceneLayer> layers) {
+            Shot shot, int frame, Footage.Where where, FootagePictures pictures, List<SceneLayer> layers) {
         for (int i = shot.footage().size() - 1; i >= 0; i--) {
             Footage footage = shot.footage().get(i);
-            if (footage.visible() && footage.over() == over) {
+            if (footage.visible() && footage.where() == where) {
                 pictures.at(footage, frame)
-                        .map(shown -> new FootageLayer(
-                                shown.picture(),
-                                shown.displaySize(),
-                                shown.turnDegrees(),
-                                footage.placement(),
-                                footage.look(),
-                                footage.mirrored()))
+                        .map(shown -> FootageLayer.of(footage, shown))
                         .ifPresent(layers::add);
             }
         }

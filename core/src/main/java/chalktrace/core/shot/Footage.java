@@ -2,15 +2,24 @@ package chalktrace.core.shot;
 
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRange;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
 
 /**
- * Moving reference, or one picture, under or over the drawings.
+ * Moving reference, or one picture, at a place of the shot and of its picture.
  *
  * @param file its absolute path, with {@code /} between the parts; a shot file writes it relative to itself
+ * @param span the only frames on which it shows; none for all that its conform fills
+ * @param views of a still, in rising order of their start; none for moving footage
  * @param placement on the picture; the untouched placement fits it into the shot's size
  * @param look how it is lightened and tinted
  * @param mirrored whether left and right are exchanged
- * @param over whether it lies over the drawings
  * @param note where it is from and what it may be used for
  */
 public record Footage(
@@ -18,13 +27,29 @@ public record Footage(
         String name,
         String file,
         Conform conform,
+        Optional<FrameRange> span,
+        List<StillView> views,
         Placement placement,
         Look look,
         boolean visible,
         boolean locked,
         boolean mirrored,
-        boolean over,
+        Where where,
         String note) {
+
+    /** Where footage lies. */
+    public enum Where {
+        UNDER_DRAWINGS,
+        OVER_DRAWINGS,
+        BESIDE_BOARD
+    }
+
+    /** A picture of the source, counted from 0, and the part of it that is shown. */
+    public record Showing(int picture, Region region) {}
+
+    public Footage {
+        views = views.stream().sorted(Comparator.comparingInt(StillView::start)).toList();
+    }
 
     /**
      * How footage is made quiet, so that lines show over it.
@@ -32,10 +57,11 @@ public record Footage(
      * @param lighten 0 (as it is) to 1 (white)
      * @param tint 0 (own colours) to 1 (only shades of {@code color})
      * @param saturation 0 (grey) to 1 (own colours)
+     * @param oneField of an interlaced picture, which holds two moments in turns of rows, only the first moment
      */
-    public record Look(double lighten, double tint, Rgb color, double saturation) {
+    public record Look(double lighten, double tint, Rgb color, double saturation, boolean oneField) {
 
-        public static final Look AS_IS = new Look(0, 0, new Rgb(0x7F, 0xA8, 0xC9), 1);
+        public static final Look AS_IS = new Look(0, 0, new Rgb(0x7F, 0xA8, 0xC9), 1, false);
 
         public Look {
             if (!(lighten >= 0 && lighten <= 1) || !(tint >= 0 && tint <= 1) || !(saturation >= 0 && saturation <= 1)) {
@@ -44,52 +70,128 @@ public record Footage(
         }
 
         public Look withLighten(double amount) {
-            return new Look(amount, tint, color, saturation);
+            return new Look(amount, tint, color, saturation, oneField);
         }
 
         public Look withTint(double amount) {
-            return new Look(lighten, amount, color, saturation);
+            return new Look(lighten, amount, color, saturation, oneField);
         }
 
         public Look withSaturation(double amount) {
-            return new Look(lighten, tint, color, amount);
+            return new Look(lighten, tint, color, amount, oneField);
+        }
+
+        public Look withOneField(boolean one) {
+            return new Look(lighten, tint, color, saturation, one);
         }
     }
 
     /** Under the drawings, not mirrored, without a note, shown and locked: as footage is taken in. */
     public static Footage of(String id, String name, String file, Conform conform) {
-        return new Footage(id, name, file, conform, Placement.AS_IS, Look.AS_IS, true, true, false, false, "");
+        return new Footage(
+                id,
+                name,
+                file,
+                conform,
+                Optional.empty(),
+                List.of(),
+                Placement.AS_IS,
+                Look.AS_IS,
+                true,
+                true,
+                false,
+                Where.UNDER_DRAWINGS,
+                "");
+    }
+
+    /** Whether it stands still: it shows chosen pictures, or one, instead of running. */
+    public boolean isStill() {
+        return !views.isEmpty() || conform.pace() == Conform.Pace.HELD;
+    }
+
+    /** What it shows on a shot frame; empty where it shows nothing. */
+    public Optional<Showing> at(int frame, FrameRate rate, PictureTimes times) {
+        if (span.isPresent() && !span.get().contains(frame)) {
+            return Optional.empty();
+        }
+        if (views.isEmpty()) {
+            OptionalInt picture = conform.pictureAt(frame, rate, times);
+            return picture.isEmpty() ? Optional.empty() : Optional.of(new Showing(picture.getAsInt(), Region.WHOLE));
+        }
+        StillView shown = viewAt(frame).orElse(views.get(0));
+        return Optional.of(new Showing(Math.min(shown.picture(), times.count() - 1), shown.region()));
+    }
+
+    /** The frames on which it shows something; a still without a span shows on all of the shot's. */
+    public FrameRange frames(ShotSetup setup, PictureTimes times) {
+        FrameRange all =
+                isStill() ? setup.frames() : FrameRange.of(conform.startFrame(), conform.frames(setup.rate(), times));
+        return span.map(s -> new FrameRange(
+                        Math.max(all.start(), s.start()),
+                        Math.max(Math.max(all.start(), s.start()), Math.min(all.end(), s.end()))))
+                .orElse(all);
+    }
+
+    /** A still's view that holds at a frame; empty before its first. */
+    public Optional<StillView> viewAt(int frame) {
+        return views.stream().filter(view -> view.start() <= frame).reduce((before, after) -> after);
+    }
+
+    public Footage withConform(Conform newConform) {
+        return new Footage(
+                id, name, file, newConform, span, views, placement, look, visible, locked, mirrored, where, note);
+    }
+
+    public Footage withSpan(Optional<FrameRange> frames) {
+        return new Footage(
+                id, name, file, conform, frames, views, placement, look, visible, locked, mirrored, where, note);
+    }
+
+    public Footage withViews(List<StillView> newViews) {
+        return new Footage(
+                id, name, file, conform, span, newViews, placement, look, visible, locked, mirrored, where, note);
     }
 
     public Footage withPlacement(Placement newPlacement) {
-        return new Footage(id, name, file, conform, newPlacement, look, visible, locked, mirrored, over, note);
+        return new Footage(
+                id, name, file, conform, span, views, newPlacement, look, visible, locked, mirrored, where, note);
     }
 
     public Footage withLook(Look newLook) {
-        return new Footage(id, name, file, conform, placement, newLook, visible, locked, mirrored, over, note);
+        return new Footage(
+                id, name, file, conform, span, views, placement, newLook, visible, locked, mirrored, where, note);
     }
 
     public Footage withVisible(boolean shown) {
-        return new Footage(id, name, file, conform, placement, look, shown, locked, mirrored, over, note);
+        return new Footage(id, name, file, conform, span, views, placement, look, shown, locked, mirrored, where, note);
     }
 
     public Footage withLocked(boolean lock) {
-        return new Footage(id, name, file, conform, placement, look, visible, lock, mirrored, over, note);
+        return new Footage(id, name, file, conform, span, views, placement, look, visible, lock, mirrored, where, note);
     }
 
     public Footage withFile(String newFile) {
-        return new Footage(id, name, newFile, conform, placement, look, visible, locked, mirrored, over, note);
+        return new Footage(
+                id, name, newFile, conform, span, views, placement, look, visible, locked, mirrored, where, note);
     }
 
     public Footage withMirrored(boolean mirror) {
-        return new Footage(id, name, file, conform, placement, look, visible, locked, mirror, over, note);
+        return new Footage(id, name, file, conform, span, views, placement, look, visible, locked, mirror, where, note);
     }
 
-    public Footage withOver(boolean overDrawings) {
-        return new Footage(id, name, file, conform, placement, look, visible, locked, mirrored, overDrawings, note);
+    public Footage withWhere(Where newWhere) {
+        return new Footage(
+                id, name, file, conform, span, views, placement, look, visible, locked, mirrored, newWhere, note);
     }
 
     public Footage withNote(String newNote) {
-        return new Footage(id, name, file, conform, placement, look, visible, locked, mirrored, over, newNote);
+        return new Footage(
+                id, name, file, conform, span, views, placement, look, visible, locked, mirrored, where, newNote);
+    }
+
+    /** With a view in the place of the one that starts on the same frame, if any. */
+    public Footage withView(StillView view) {
+        return withViews(Stream.concat(views.stream().filter(other -> other.start() != view.start()), Stream.of(view))
+                .toList());
     }
 }

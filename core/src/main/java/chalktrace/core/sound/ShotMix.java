@@ -12,7 +12,8 @@ public final class ShotMix {
     public static final int SAMPLE_RATE = 48_000;
     public static final int CHANNELS = 2;
 
-    private record Voice(PcmBuffer sound, long startSample, float gain) {}
+    /** @param first of the sound's samples that is heard; @param end the sample after the last one heard */
+    private record Voice(PcmBuffer sound, long startSample, long first, long end, float gain) {}
 
     private final List<Voice> voices;
 
@@ -33,7 +34,12 @@ public final class ShotMix {
                     throw new IllegalArgumentException("Sounds are mixed at 48000 samples a second, not at "
                             + pcm.get().sampleRate() + ".");
                 }
-                voices.add(new Voice(pcm.get(), Math.round(clip.startSeconds() * SAMPLE_RATE), (float) clip.gain()));
+                voices.add(new Voice(
+                        pcm.get(),
+                        Math.round(clip.startSeconds() * SAMPLE_RATE),
+                        Math.round(clip.trim().headSeconds() * SAMPLE_RATE),
+                        pcm.get().length() - Math.round(clip.trim().tailSeconds() * SAMPLE_RATE),
+                        (float) clip.gain()));
             }
         }
         return new ShotMix(voices);
@@ -55,8 +61,8 @@ public final class ShotMix {
         for (Voice voice : voices) {
             int rightChannel = Math.min(1, voice.sound.channels() - 1);
             long offset = from - voice.startSample;
-            int first = (int) Math.max(0, Math.min(count, -offset));
-            int end = (int) Math.max(0, Math.min(count, voice.sound.length() - offset));
+            int first = (int) Math.max(0, Math.min(count, voice.first - offset));
+            int end = (int) Math.max(0, Math.min(count, voice.end - offset));
             for (int i = first; i < end; i++) {
                 out[2 * i] += voice.gain * voice.sound.at(offset + i, 0);
                 out[2 * i + 1] += voice.gain * voice.sound.at(offset + i, rightChannel);

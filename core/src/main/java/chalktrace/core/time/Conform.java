@@ -48,6 +48,10 @@ public record Conform(int startFrame, int firstPicture, int endPicture, int ever
         return new Conform(startFrame, 0, times.count(), 1, times.count() == 1 ? Pace.HELD : Pace.KEEP_TIME);
     }
 
+    public Conform withStartFrame(int frame) {
+        return new Conform(frame, firstPicture, endPicture, every, pace, speed);
+    }
+
     /** The picture that a shot frame shows; empty before the first and after the last. */
     public OptionalInt pictureAt(int frame, FrameRate rate, PictureTimes times) {
         int sinceStart = frame - startFrame;

@@ -73,7 +73,7 @@ class SetupEditsTest {
         Conform conform = Conform.whole(0, PictureTimes.even(FrameRate.FILM, 10));
         Footage first = Footage.of("footage-1", "first", "/a/first.mp4", conform);
         Footage second = Footage.of("footage-2", "second", "/a/second.mp4", conform);
-        SoundClip sound = new SoundClip("sound-1", "first", "/a/first.mp4", 0, 0, false);
+        SoundClip sound = SoundClip.of("sound-1", "first", "/a/first.mp4", 0);
         Shot shot = after(
                 Shots.empty(), ReferenceEdits.takeIn(first, List.of(sound)), ReferenceEdits.takeIn(second, List.of()));
         assertThat(shot.footage()).extracting(Footage::id).containsExactly("footage-2", "footage-1");

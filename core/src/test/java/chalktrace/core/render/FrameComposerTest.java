@@ -159,7 +159,7 @@ class FrameComposerTest {
     @Test
     void footageLiesOverTheDrawingsWhenItIsToldTo() {
         Shot under = lines(Exposure.of(0, 1, 1)).withFootage(List.of(halves()));
-        Shot over = under.withFootage("footage-1", clip -> clip.withOver(true));
+        Shot over = under.withFootage("footage-1", clip -> clip.withWhere(Footage.Where.OVER_DRAWINGS));
         assertThat(at(whole(under, 0, EXPORT, redAndBlue()), 50, 20)).isEqualTo(YELLOW);
         assertThat(at(whole(over, 0, EXPORT, redAndBlue()), 50, 20)).isEqualTo(0xFFC00000);
     }
@@ -190,7 +190,12 @@ class FrameComposerTest {
         PictureSize seen = new PictureSize(2, 4);
         int[] upright = composer()
                 .composeWhole(new Scene(
-                        seen, List.of(new FootageLayer(picture, seen, 90, Placement.AS_IS, Footage.Look.AS_IS))));
+                        seen,
+                        List.of(new FootageLayer(
+                                new FootagePictures.Shown(picture, seen, 90),
+                                Placement.AS_IS,
+                                Footage.Look.AS_IS,
+                                false))));
         // The upper right corner of what is stored becomes the upper left corner of what is seen.
         assertThat(upright[0]).isEqualTo(0xFF00FF00);
         assertThat(Arrays.stream(upright).filter(word -> word == 0xFF00FF00)).hasSize(1);

@@ -20,7 +20,7 @@ class PlayPathTest {
             samples[i] = i / 10_000f;
         }
         return ShotMix.of(
-                Shots.empty().withSounds(List.of(new SoundClip("a", "a", "/a", 0, 0, false))),
+                Shots.empty().withSounds(List.of(SoundClip.of("a", "a", "/a", 0))),
                 clip -> Optional.of(new PcmBuffer(ShotMix.SAMPLE_RATE, 1, samples)));
     }
 

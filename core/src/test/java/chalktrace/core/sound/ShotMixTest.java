@@ -26,7 +26,7 @@ class ShotMixTest {
     }
 
     private static SoundClip at(String id, double seconds) {
-        return new SoundClip(id, id, "/" + id, seconds, 0, false);
+        return SoundClip.of(id, id, "/" + id, seconds);
     }
 
     @Test

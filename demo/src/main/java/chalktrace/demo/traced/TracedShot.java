@@ -74,8 +74,8 @@ public final class TracedShot {
                         Footage.of("footage-1", "kettle clip", clip.toString(), Conform.whole(0, reference.times()))
                                 .withLook(Footage.Look.AS_IS.withLighten(0.2))))
                 .withSounds(List.of(
-                        new SoundClip("sound-1", "kettle clip", clip.toString(), 0, 0, false),
-                        new SoundClip("sound-2", "the line", line.toString(), lineStart, 0, false)))
+                        SoundClip.of("sound-1", "kettle clip", clip.toString(), 0),
+                        SoundClip.of("sound-2", "the line", line.toString(), lineStart)))
                 .withMouthPlace(new MouthPlace(mouth[0], mouth[1], mouth[2], true))
                 .withCues(List.of(
                         new Cue("cue-1", "pour", Performance.POUR_START / 24.0),

@@ -8,9 +8,11 @@ import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avformat.AVFormatContext;
+import org.bytedeco.ffmpeg.avformat.AVIOInterruptCB;
 import org.bytedeco.ffmpeg.avformat.AVIndexEntry;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
@@ -18,12 +20,28 @@ import org.bytedeco.ffmpeg.global.avcodec;
 import org.bytedeco.ffmpeg.global.avformat;
 import org.bytedeco.ffmpeg.global.avutil;
 import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.Pointer;
 import org.bytedeco.javacpp.PointerPointer;
 
 /** An opened media file: its container and its streams. Lives on one thread at a time; must be closed. */
 final class MediaInput implements AutoCloseable {
 
     private static final int HEAD_BYTES = 16;
+
+    /** What a file may take to tell what it is; the slowest of good files take a tenth of it. */
+    private static final long PROBING_SECONDS = 20;
+
+    /** When probing on this thread must end, on the clock of {@link System#nanoTime}; null while nothing is probed. */
+    private static final ThreadLocal<Long> DEADLINE = new ThreadLocal<>();
+
+    /** One for all and kept for good: native code holds its address. Files are probed on the thread that opens them. */
+    private static final AVIOInterruptCB.Callback_Pointer IS_TOO_LATE = new AVIOInterruptCB.Callback_Pointer() {
+        @Override
+        public int call(Pointer unused) {
+            Long deadline = DEADLINE.get();
+            return deadline != null && System.nanoTime() - deadline > 0 ? 1 : 0;
+        }
+    };
 
     private final Path file;
     private AVFormatContext context;
@@ -35,9 +53,24 @@ final class MediaInput implements AutoCloseable {
 
     /** @throws UnreadableException when the file is missing, empty, or not media that the codecs know */
     static MediaInput open(Path file) throws UnreadableException {
+        return open(file, PROBING_SECONDS);
+    }
+
+    /** As {@link #open(Path)}. @param probingSeconds after which a file that still has not told what it is is refused */
+    static MediaInput open(Path file, long probingSeconds) throws UnreadableException {
         requireReadable(file);
         Natives.load();
-        AVFormatContext context = new AVFormatContext(null);
+        DEADLINE.set(System.nanoTime() + TimeUnit.SECONDS.toNanos(probingSeconds));
+        try {
+            return probe(file);
+        } finally {
+            DEADLINE.remove();
+        }
+    }
+
+    private static MediaInput probe(Path file) throws UnreadableException {
+        AVFormatContext context = avformat.avformat_alloc_context();
+        context.interrupt_callback().callback(IS_TOO_LATE);
         // With the protocol named, no file name can be taken for an address, and no file can refer to one.
         try (BytePointer name = new BytePointer("file:" + file.toAbsolutePath(), StandardCharsets.UTF_8);
                 AVDictionary options = new AVDictionary(null)) {
@@ -49,12 +82,11 @@ final class MediaInput implements AutoCloseable {
             }
         }
         MediaInput input = new MediaInput(file, context);
-        int found = avformat.avformat_find_stream_info(context, (PointerPointer<?>) null);
-        if (found < 0) {
-            input.close();
-            throw notMedia(file, found);
-        }
         try {
+            int found = avformat.avformat_find_stream_info(context, (PointerPointer<?>) null);
+            if (found < 0) {
+                throw notMedia(file, found);
+            }
             input.requireWhole();
         } catch (UnreadableException e) {
             input.close();
@@ -104,6 +136,8 @@ final class MediaInput implements AutoCloseable {
         AVCodecContext decoder = avcodec.avcodec_alloc_context3(codec);
         avcodec.avcodec_parameters_to_context(decoder, stream(stream).codecpar());
         decoder.thread_count(threads);
+        // Check sums that a format carries are checked: a wrong picture must not pass for a right one.
+        decoder.err_recognition(avcodec.AV_EF_CRCCHECK);
         decoder.pkt_timebase(stream(stream).time_base());
         int opened = avcodec.avcodec_open2(decoder, codec, (AVDictionary) null);
         if (opened < 0) {
@@ -169,6 +203,12 @@ final class MediaInput implements AutoCloseable {
     }
 
     private static UnreadableException notMedia(Path file, int code) {
+        if (code == avutil.AVERROR_EXIT()) {
+            return UnreadableException.of(
+                    file,
+                    "takes too long to tell what it is",
+                    "It may be damaged, or its disk too slow: copy it to this machine's own disk.");
+        }
         String what = isContainerWithoutTable(file)
                 ? "is cut short: the table of its contents, which its kind of file keeps at the end, is missing"
                 : looksLikeText(file)

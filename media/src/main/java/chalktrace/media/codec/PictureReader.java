@@ -27,7 +27,7 @@ final class PictureReader implements AutoCloseable {
     Picture read(AVFrame frame) throws PictureUnavailableException {
         int format = frame.format();
         if (isPlanar8(format)) {
-            return yuv(frame, frame);
+            return yuv(frame, matrix(frame), isFullRange(frame));
         }
         AVPixFmtDescriptor pixels = avutil.av_pix_fmt_desc_get(format);
         boolean isColor = (pixels.flags() & (avutil.AV_PIX_FMT_FLAG_RGB | avutil.AV_PIX_FMT_FLAG_PAL)) != 0
@@ -35,7 +35,12 @@ final class PictureReader implements AutoCloseable {
                 || pixels.nb_components() < 3;
         int to = isColor ? avutil.AV_PIX_FMT_BGRA : planar8(pixels.log2_chroma_w(), pixels.log2_chroma_h());
         convert(frame, to);
-        return isColor ? argb(converted) : yuv(converted, frame);
+        return isColor ? argb(converted) : yuv(converted, matrix(frame), isFullRange(frame));
+    }
+
+    /** As {@link #read(AVFrame)}, for planes of which another than the frame says how they are meant. */
+    Picture read(AVFrame frame, YuvMatrix matrix, boolean fullRange) throws PictureUnavailableException {
+        return isPlanar8(frame.format()) ? yuv(frame, matrix, fullRange) : read(frame);
     }
 
     @Override
@@ -81,7 +86,7 @@ final class PictureReader implements AutoCloseable {
         }
     }
 
-    private static Picture yuv(AVFrame planes, AVFrame described) {
+    private static Picture yuv(AVFrame planes, YuvMatrix matrix, boolean fullRange) {
         AVPixFmtDescriptor pixels = avutil.av_pix_fmt_desc_get(planes.format());
         int width = planes.width();
         int height = planes.height();
@@ -91,8 +96,8 @@ final class PictureReader implements AutoCloseable {
                 plane(planes, 0, width, height),
                 plane(planes, 1, chromaWidth, chromaHeight),
                 plane(planes, 2, chromaWidth, chromaHeight),
-                matrix(described),
-                isFullRange(described));
+                matrix,
+                fullRange);
     }
 
     private static Plane plane(AVFrame frame, int number, int width, int height) {

@@ -10,7 +10,10 @@ import java.nio.ByteOrder;
 import java.nio.IntBuffer;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.IntPredicate;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
@@ -44,6 +47,8 @@ public final class VideoDecoder implements AutoCloseable {
     private final AVPacket packet = avcodec.av_packet_alloc();
     private final AVFrame frame = avutil.av_frame_alloc();
     private final PacketIndex index;
+    private final int storedWidth;
+    private final int storedHeight;
 
     /** The key packet from which the decoder was fed in one run; -1 when it must be brought to one. */
     private int runStart = -1;
@@ -55,10 +60,20 @@ public final class VideoDecoder implements AutoCloseable {
     private int lastSeen = -1;
     private boolean closed;
 
+    /** Whether something since the last sound key picture was damaged, on which later pictures may lean. */
+    private boolean damageBefore;
+
+    private boolean sendFailed;
+
+    /** What is wrong with pictures that were given all the same. */
+    private final Map<Integer, String> doubts = new HashMap<>();
+
     private VideoDecoder(MediaInput input, int stream) throws UnreadableException {
         this.input = input;
         this.stream = stream;
         this.decoder = input.decoder(stream, THREADS);
+        this.storedWidth = decoder.width();
+        this.storedHeight = decoder.height();
         try {
             this.index = makeIndex();
         } catch (UnreadableException e) {
@@ -125,6 +140,12 @@ public final class VideoDecoder implements AutoCloseable {
         return Math.floorMod((int) Math.round(-degrees / 90) * 90, 360);
     }
 
+    /** Whether the file says that its pictures hold two moments each, in turns of rows. */
+    public boolean isInterlaced() {
+        int order = input.stream(stream).codecpar().field_order();
+        return order != avcodec.AV_FIELD_UNKNOWN && order != avcodec.AV_FIELD_PROGRESSIVE;
+    }
+
     /** The rate that the file states, or the mean of its pictures. */
     public FrameRate rate() {
         AVStream s = input.stream(stream);
@@ -168,6 +189,7 @@ public final class VideoDecoder implements AutoCloseable {
                     continue;
                 }
                 lastSeen = Math.max(lastSeen, seen);
+                judge(seen, (int) frame.pts());
                 if (seen == n) {
                     return reader.read(frame);
                 }
@@ -186,6 +208,28 @@ public final class VideoDecoder implements AutoCloseable {
                 runStart = -1;
                 throw damaged(n);
             }
+        }
+    }
+
+    /** What is wrong with a picture that was given: damage that the codec patched over, or another size. */
+    public Optional<String> doubt(int n) {
+        return Optional.ofNullable(doubts.get(n));
+    }
+
+    private void judge(int n, int packetNumber) {
+        boolean damaged = frame.decode_error_flags() != 0 || (frame.flags() & AVFrame.AV_FRAME_FLAG_CORRUPT) != 0;
+        boolean isFreshStart = index.packet(packetNumber).key() && !damaged && !sendFailed;
+        damageBefore = !isFreshStart && (damageBefore || damaged || sendFailed);
+        sendFailed = false;
+        if (damageBefore) {
+            doubts.put(n, name(n) + " is damaged, or leans on one that is: it may look wrong.");
+        } else if (frame.width() != storedWidth || frame.height() != storedHeight) {
+            doubts.put(
+                    n,
+                    name(n) + " is stored as " + frame.width() + "x" + frame.height() + ", unlike the first, which is "
+                            + storedWidth + "x" + storedHeight + ": it is stretched to fit.");
+        } else {
+            doubts.remove(n);
         }
     }
 
@@ -249,7 +293,7 @@ public final class VideoDecoder implements AutoCloseable {
     private void send(int number) {
         packet.pts(number);
         packet.dts(number);
-        avcodec.avcodec_send_packet(decoder, packet);
+        sendFailed |= avcodec.avcodec_send_packet(decoder, packet) < 0;
         avcodec.av_packet_unref(packet);
     }
 
@@ -325,6 +369,8 @@ public final class VideoDecoder implements AutoCloseable {
         draining = false;
         lastSeen = -1;
         runStart = -1;
+        damageBefore = false;
+        sendFailed = false;
     }
 
     private PacketIndex makeIndex() throws UnreadableException {
@@ -400,8 +446,11 @@ public final class VideoDecoder implements AutoCloseable {
     }
 
     private PictureUnavailableException damaged(int n) {
-        return new PictureUnavailableException("Picture " + n + " (counted from 0) of "
-                + input.file().getFileName() + " is damaged and can't be shown.");
+        return new PictureUnavailableException(name(n) + " is damaged and can't be shown.");
+    }
+
+    private String name(int n) {
+        return "Picture " + n + " (counted from 0) of " + input.file().getFileName();
     }
 
     private static PacketIndex.Packet met(AVPacket packet) {

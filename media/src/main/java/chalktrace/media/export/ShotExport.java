@@ -4,6 +4,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.sound.ShotMix;
 import chalktrace.core.time.FrameRate;
+import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
 import chalktrace.media.codec.MovieEncoder;

@@ -19,7 +19,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
 
 /**
@@ -69,17 +68,21 @@ public final class ShotSources implements FootagePictures, SoundSource, AutoClos
         if (reference == null) {
             return Optional.empty();
         }
-        OptionalInt n = clip.conform().pictureAt(frame, shot.setup().rate(), reference.times());
-        if (n.isEmpty()) {
+        Optional<Footage.Showing> showing = clip.at(frame, shot.setup().rate(), reference.times());
+        if (showing.isEmpty()) {
             return Optional.empty();
         }
         try {
-            lastGood.put(clip.id(), reference.picture(n.getAsInt()));
+            lastGood.put(clip.id(), reference.picture(showing.get().picture()));
         } catch (PictureUnavailableException e) {
             problems.add(e.getMessage());
         }
         return Optional.ofNullable(lastGood.get(clip.id()))
-                .map(picture -> new Shown(picture, reference.displaySize(), reference.turnDegrees()));
+                .map(picture -> new Shown(
+                        picture,
+                        reference.displaySize(),
+                        reference.turnDegrees(),
+                        showing.get().region()));
     }
 
     @Override

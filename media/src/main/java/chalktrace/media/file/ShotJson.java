@@ -14,9 +14,11 @@ import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRange;
@@ -76,7 +78,10 @@ final class ShotJson {
                 .put("file", path.apply(clip.file()))
                 .put("startSeconds", clip.startSeconds())
                 .put("gainDecibels", clip.gainDecibels())
-                .put("muted", clip.muted()));
+                .put("muted", clip.muted())
+                .put("headSeconds", clip.trim().headSeconds())
+                .put("tailSeconds", clip.trim().tailSeconds())
+                .put("footage", clip.footage()));
         each(root, "words", shot.words(), (word, to) -> to.put("id", word.id())
                 .put("text", word.text())
                 .put("startSeconds", word.startSeconds())
@@ -140,7 +145,11 @@ final class ShotJson {
                         path.apply(f.text("file")),
                         f.number("startSeconds"),
                         f.number("gainDecibels"),
-                        f.flag("muted"))));
+                        f.flag("muted"),
+                        f.has("headSeconds")
+                                ? new SoundClip.Trim(f.number("headSeconds"), f.number("tailSeconds"))
+                                : SoundClip.Trim.NONE,
+                        f.has("footage") ? f.text("footage") : "")));
         List<Word> words = fields.list(
                 "words",
                 item -> item.make(
@@ -228,16 +237,29 @@ final class ShotJson {
                 .put("every", conform.every())
                 .put("pace", word(conform.pace()))
                 .put("speed", conform.speed());
+        clip.span()
+                .ifPresentOrElse(
+                        span -> to.putObject("span").put("start", span.start()).put("frames", span.frames()),
+                        () -> to.putNull("span"));
+        each(to, "views", clip.views(), (view, v) -> {
+            v.put("start", view.start()).put("picture", view.picture());
+            v.putObject("region")
+                    .put("x", view.region().x())
+                    .put("y", view.region().y())
+                    .put("width", view.region().width())
+                    .put("height", view.region().height());
+        });
         to.set("placement", placement(clip.placement()));
         to.putObject("look")
                 .put("lighten", clip.look().lighten())
                 .put("tint", clip.look().tint())
                 .put("color", clip.look().color().hex())
-                .put("saturation", clip.look().saturation());
+                .put("saturation", clip.look().saturation())
+                .put("oneField", clip.look().oneField());
         to.put("visible", clip.visible())
                 .put("locked", clip.locked())
                 .put("mirrored", clip.mirrored())
-                .put("over", clip.over())
+                .put("where", word(clip.where()))
                 .put("note", clip.note());
     }
 
@@ -255,17 +277,30 @@ final class ShotJson {
                                 c.whole("every"),
                                 c.oneOf("pace", Conform.Pace.class),
                                 c.has("speed") ? c.number("speed") : 1)),
+                f.has("span")
+                        ? Optional.of(f.object("span").make(s -> FrameRange.of(s.whole("start"), s.whole("frames"))))
+                        : Optional.empty(),
+                f.has("views") ? f.list("views", item -> item.make(ShotJson::view)) : List.of(),
                 placement(f.object("placement")),
                 new Footage.Look(
                         look.number("lighten"),
                         look.number("tint"),
                         Rgb.parse(look.text("color")),
-                        look.has("saturation") ? look.number("saturation") : 1),
+                        look.has("saturation") ? look.number("saturation") : 1,
+                        look.has("oneField") && look.flag("oneField")),
                 f.flag("visible"),
                 f.flag("locked"),
                 f.has("mirrored") && f.flag("mirrored"),
-                f.has("over") && f.flag("over"),
+                f.has("where") ? f.oneOf("where", Footage.Where.class) : Footage.Where.UNDER_DRAWINGS,
                 f.has("note") ? f.text("note") : "");
+    }
+
+    private static StillView view(JsonFields f) throws JsonFields.WrongField {
+        return new StillView(
+                f.whole("start"),
+                f.whole("picture"),
+                f.object("region")
+                        .make(r -> new Region(r.number("x"), r.number("y"), r.number("width"), r.number("height"))));
     }
 
     private static ShotSetup setup(JsonFields f) throws JsonFields.WrongField {

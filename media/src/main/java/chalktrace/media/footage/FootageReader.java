@@ -1,6 +1,7 @@
 package chalktrace.media.footage;
 
 import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureSource;
 import chalktrace.core.picture.PictureUnavailableException;
 import java.util.HashSet;
 import java.util.Optional;
@@ -10,7 +11,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 
 /**
- * Reads the pictures of one reference ahead of the artist, on a thread of its own: the picture that is asked for last
+ * Reads the pictures of one source ahead of the artist, on a thread of its own: the picture that is asked for last
  * comes first, then those that the next steps in the same direction will want. What is decoded is kept in the cache.
  */
 public final class FootageReader implements AutoCloseable {
@@ -20,12 +21,15 @@ public final class FootageReader implements AutoCloseable {
         void arrived(int n);
 
         void missing(int n, String why);
+
+        /** A picture has come, but may look wrong. */
+        default void doubtful(int n, String why) {}
     }
 
     /** How many pictures are kept ready on either side of the present one (two seconds at 24). */
     public static final int AHEAD = 48;
 
-    private final Reference reference;
+    private final PictureSource source;
     private final FrameCache cache;
     private final Listener listener;
     private final ExecutorService thread;
@@ -40,8 +44,8 @@ public final class FootageReader implements AutoCloseable {
     /** How many pictures like these the cache holds; known with the first. */
     private int room = 4 * AHEAD;
 
-    public FootageReader(Reference reference, FrameCache cache, Listener listener) {
-        this.reference = reference;
+    public FootageReader(PictureSource source, FrameCache cache, Listener listener) {
+        this.source = source;
         this.cache = cache;
         this.listener = listener;
         this.thread = Executors.newSingleThreadExecutor(task -> {
@@ -51,13 +55,13 @@ public final class FootageReader implements AutoCloseable {
         });
     }
 
-    public Reference reference() {
-        return reference;
+    public PictureSource source() {
+        return source;
     }
 
     /** The picture, if it is at hand. */
     public Optional<Picture> atHand(int n) {
-        return cache.get(reference, n);
+        return cache.get(source, n);
     }
 
     /** Asks for a picture and, after it, for its neighbours; a newer call takes the place of an older one. */
@@ -91,9 +95,9 @@ public final class FootageReader implements AutoCloseable {
 
     private void read(int n, int aim) {
         try {
-            Picture picture = reference instanceof VideoClip clip
-                    ? clip.picture(n, other -> isNear(other, aim) && !cache.has(reference, other), this::keep)
-                    : reference.picture(n);
+            Picture picture = source instanceof VideoClip clip
+                    ? clip.picture(n, other -> isNear(other, aim) && !cache.has(source, other), this::keep)
+                    : source.picture(n);
             keep(n, picture);
         } catch (PictureUnavailableException e) {
             synchronized (this) {
@@ -104,7 +108,10 @@ public final class FootageReader implements AutoCloseable {
     }
 
     private void keep(int n, Picture picture) {
-        cache.put(reference, n, picture);
+        cache.put(source, n, picture);
+        if (source instanceof Reference reference) {
+            reference.doubt(n).ifPresent(why -> listener.doubtful(n, why));
+        }
         synchronized (this) {
             room = cache.room(picture);
         }
@@ -139,7 +146,7 @@ public final class FootageReader implements AutoCloseable {
     }
 
     private boolean isMissing(int n) {
-        return n >= 0 && n < reference.times().count() && !unreadable.contains(n) && !cache.has(reference, n);
+        return source.has(n) && !unreadable.contains(n) && !cache.has(source, n);
     }
 
     private synchronized boolean isNear(int n, int aim) {
@@ -150,7 +157,7 @@ public final class FootageReader implements AutoCloseable {
         return Math.max(1, Math.min(AHEAD, room / 2 - 2));
     }
 
-    /** Waits for the picture that is being read, then lets the file go. */
+    /** Waits for the picture that is being read; the source itself stays open. */
     @Override
     public void close() {
         thread.shutdownNow();
@@ -159,7 +166,6 @@ public final class FootageReader implements AutoCloseable {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
-        cache.forget(reference);
-        reference.close();
+        cache.forget(source);
     }
 }

@@ -97,21 +97,13 @@ public record Gathered(
         double skipped = conform.flatMap(c -> pictures.map(p -> p.times().seconds(c.firstPicture())))
                 .orElse(0.0);
         int start = conform.map(Conform::startFrame).orElse(startFrame);
-        Optional<SoundClip> sound = soundSeconds
-                .filter(seconds -> soundFits)
-                .map(seconds -> new SoundClip(
-                        shot.newId("sound"),
-                        name,
-                        path,
-                        shot.setup().rate().seconds(start) + soundOffset - skipped,
-                        0,
-                        false));
+        String footageId = pictures.isPresent() ? shot.newId("footage") : "";
+        Optional<SoundClip> sound = soundSeconds.filter(seconds -> soundFits).map(seconds -> SoundClip.of(
+                        shot.newId("sound"), name, path, shot.setup().rate().seconds(start) + soundOffset - skipped)
+                .withFootage(footageId));
         return pictures.map(p -> ReferenceEdits.takeIn(
                         Footage.of(
-                                shot.newId("footage"),
-                                name,
-                                path,
-                                conform.orElseGet(() -> Conform.whole(startFrame, p.times()))),
+                                footageId, name, path, conform.orElseGet(() -> Conform.whole(startFrame, p.times()))),
                         sound.map(List::of).orElse(List.of())))
                 .orElseGet(() -> ReferenceEdits.takeIn(sound.orElseThrow()));
     }

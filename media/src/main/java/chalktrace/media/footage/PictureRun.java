@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A run of numbered pictures, or a single one. Each picture is a file of its own and is read when it is asked for. Picture
@@ -28,6 +29,7 @@ public final class PictureRun implements Reference {
     private final long firstNumber;
     private final boolean mixedPadding;
     private final PictureSize size;
+    private final Map<Integer, String> doubts = new ConcurrentHashMap<>();
 
     private PictureRun(List<Optional<Path>> files, long firstNumber, boolean mixedPadding, PictureSize size) {
         this.files = List.copyOf(files);
@@ -141,10 +143,22 @@ public final class PictureRun implements Reference {
                 .orElseThrow(() -> new PictureUnavailableException(
                         "The picture with the number " + (firstNumber + n) + " is missing from the run."));
         try (VideoClip one = VideoClip.open(file)) {
-            return one.picture(0);
+            Picture picture = one.picture(0);
+            Optional<String> doubt = one.doubt(0)
+                    .or(() -> one.displaySize().equals(size)
+                            ? Optional.empty()
+                            : Optional.of(file.getFileName() + " is " + one.displaySize()
+                                    + ", unlike the first of the run, which is " + size + ": it is stretched to fit."));
+            doubt.ifPresentOrElse(words -> doubts.put(n, words), () -> doubts.remove(n));
+            return picture;
         } catch (UnreadableException e) {
             throw new PictureUnavailableException(e.getMessage(), e);
         }
+    }
+
+    @Override
+    public Optional<String> doubt(int n) {
+        return Optional.ofNullable(doubts.get(n));
     }
 
     @Override

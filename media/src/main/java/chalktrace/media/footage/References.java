@@ -4,7 +4,9 @@ import chalktrace.media.UnreadableException;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
@@ -44,6 +46,22 @@ public final class References {
             return run.size() >= SHORTEST_RUN ? PictureRun.open(run) : PictureRun.single(file);
         }
         return VideoClip.open(file);
+    }
+
+    /**
+     * All files of footage: those of a run, or the one file.
+     *
+     * @throws UnreadableException when its folder can't be listed
+     */
+    static Collection<Path> files(Path footage) throws UnreadableException {
+        if (Files.isDirectory(footage)) {
+            return longestRun(footage).values();
+        }
+        if (isPicture(footage)) {
+            SortedMap<Long, Path> run = runOf(footage);
+            return run.size() >= SHORTEST_RUN ? run.values() : List.of(footage);
+        }
+        return List.of(footage);
     }
 
     /** Whether the name ends as a picture's does. */

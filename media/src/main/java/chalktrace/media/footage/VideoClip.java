@@ -8,6 +8,8 @@ import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.codec.VideoDecoder;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import java.util.function.IntPredicate;
 
 /** A video file. Its one decoder serves one caller at a time. */
@@ -71,6 +73,20 @@ public final class VideoClip implements Reference {
     synchronized Picture picture(int n, IntPredicate wanted, VideoDecoder.Sink sink)
             throws PictureUnavailableException {
         return decoder.picture(n, wanted, sink);
+    }
+
+    @Override
+    public synchronized Optional<String> doubt(int n) {
+        return decoder.doubt(n);
+    }
+
+    @Override
+    public List<String> notes() {
+        return decoder.isInterlaced()
+                ? List.of(
+                        "Its pictures are interlaced: each holds two moments in turns of rows. One of them alone can be"
+                                + " shown.")
+                : List.of();
     }
 
     @Override

@@ -12,6 +12,7 @@ import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.ShotMix;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.FrameRate;
+import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.footage.Gathered;
 import chalktrace.media.footage.VideoClip;

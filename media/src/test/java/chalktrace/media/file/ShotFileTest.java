@@ -11,13 +11,16 @@ import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRange;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -34,6 +37,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
@@ -73,15 +77,30 @@ class ShotFileTest {
                         "\u8336 clip",
                         folder.resolve("media/clip.mp4").toString(),
                         new Conform(2, 1, 90, 2, Conform.Pace.KEEP_TIME),
+                        Optional.of(FrameRange.of(3, 12)),
+                        List.of(
+                                new StillView(0, 4, Region.WHOLE),
+                                new StillView(7, 5, new Region(0.25, 0, 0.5, 0.125))),
                         Placement.AS_IS.withOpacity(0.4),
-                        Footage.Look.AS_IS.withLighten(0.3).withTint(0.1).withSaturation(0.5),
+                        Footage.Look.AS_IS
+                                .withLighten(0.3)
+                                .withTint(0.1)
+                                .withSaturation(0.5)
+                                .withOneField(true),
                         true,
                         true,
                         true,
-                        true,
+                        Footage.Where.BESIDE_BOARD,
                         "from the harbour, for study only")))
                 .withSounds(List.of(new SoundClip(
-                        "sound-1", "line", folder.resolve("line.wav").toString(), 1.5, -6, true)))
+                        "sound-1",
+                        "line",
+                        folder.resolve("line.wav").toString(),
+                        1.5,
+                        -6,
+                        true,
+                        new SoundClip.Trim(0.25, 0.5),
+                        "footage-1")))
                 .withMouthPlace(new MouthPlace(100.5, 60, 24, true))
                 .withCues(List.of(new Cue("cue-1", "clink", 1.25)))
                 .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(6, Mark.Kind.BREAKDOWN)));

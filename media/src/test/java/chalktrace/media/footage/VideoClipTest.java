@@ -128,17 +128,18 @@ class VideoClipTest {
         FrameCache cache = new FrameCache(64 << 20);
         Set<Integer> arrived = ConcurrentHashMap.newKeySet();
         CountDownLatch window = new CountDownLatch(2 * FootageReader.AHEAD + 1);
-        try (FootageReader reader = new FootageReader(References.open(file), cache, new FootageReader.Listener() {
-            @Override
-            public void arrived(int n) {
-                if (arrived.add(n)) {
-                    window.countDown();
-                }
-            }
+        try (Reference clip = References.open(file);
+                FootageReader reader = new FootageReader(clip, cache, new FootageReader.Listener() {
+                    @Override
+                    public void arrived(int n) {
+                        if (arrived.add(n)) {
+                            window.countDown();
+                        }
+                    }
 
-            @Override
-            public void missing(int n, String why) {}
-        })) {
+                    @Override
+                    public void missing(int n, String why) {}
+                })) {
             reader.want(100);
             assertThat(window.await(60, TimeUnit.SECONDS)).isTrue();
             for (int n = 100 - FootageReader.AHEAD; n <= 100 + FootageReader.AHEAD; n++) {

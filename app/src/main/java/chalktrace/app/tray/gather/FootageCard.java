@@ -68,7 +68,9 @@ final class FootageCard extends VBox {
             box.setFocusTraversable(false);
         }
         mirrored.setOnAction(event -> change("mirror", f -> f.withMirrored(mirrored.isSelected())));
-        over.setOnAction(event -> change("put over or under the drawings", f -> f.withOver(over.isSelected())));
+        over.setOnAction(event -> change(
+                "put over or under the drawings",
+                f -> f.withWhere(over.isSelected() ? Footage.Where.OVER_DRAWINGS : Footage.Where.UNDER_DRAWINGS)));
         note.setPromptText("where it is from, what it may be used for");
         note.setFocusTraversable(false);
         note.setOnAction(event -> getParent().requestFocus());
@@ -160,7 +162,7 @@ final class FootageCard extends VBox {
         turn.show(placement.degrees());
         saturation.show(clip.look().saturation() * 100);
         mirrored.setSelected(clip.mirrored());
-        over.setSelected(clip.over());
+        over.setSelected(clip.where() == Footage.Where.OVER_DRAWINGS);
         if (!note.isFocused()) {
             note.setText(clip.note());
         }

@@ -1,4 +1,4 @@
-package chalktrace.media.export;
+package chalktrace.media;
 
 /** Hears how far long work has come, and may end it. */
 @FunctionalInterface
@@ -6,6 +6,6 @@ public interface Progress {
 
     Progress NONE = (done, total) -> true;
 
-    /** @return false to end the work: what it has written so far is removed */
+    /** @return false to end the work */
     boolean at(int done, int total);
 }

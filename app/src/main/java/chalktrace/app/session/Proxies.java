@@ -1,0 +1,190 @@
+package chalktrace.app.session;
+
+import chalktrace.app.state.Preferences;
+import chalktrace.media.UnwritableException;
+import chalktrace.media.footage.Proxy;
+import chalktrace.media.footage.ProxyMaker;
+import chalktrace.media.footage.ProxyShelf;
+import chalktrace.media.footage.ReadSpeed;
+import chalktrace.media.footage.Reference;
+import chalktrace.media.footage.References;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableMap;
+import javafx.collections.ObservableSet;
+
+/**
+ * The proxies of footage whose own pictures take long to read: measured for, made in the background and kept on a shelf.
+ * Lives on the FX thread, but for {@link #release}.
+ */
+public final class Proxies {
+
+    private final Jobs jobs;
+    private final Notices notices;
+    private final Preferences preferences;
+    private final ProxyShelf shelf;
+    private final Map<String, Jobs.Job> considered = new HashMap<>();
+    private final ObservableMap<String, Proxy> made = FXCollections.observableHashMap();
+    private final ObservableSet<String> needless = FXCollections.observableSet();
+    private final ReadOnlyLongWrapper bytes = new ReadOnlyLongWrapper();
+
+    Proxies(Jobs jobs, Notices notices, Preferences preferences) {
+        this.jobs = jobs;
+        this.notices = notices;
+        this.preferences = preferences;
+        this.shelf = new ProxyShelf(preferences.proxyFolder(), preferences.proxyLimitBytes());
+        count();
+    }
+
+    /** The proxies in use, whole or in the making, by the path of their source. */
+    ObservableMap<String, Proxy> made() {
+        return made;
+    }
+
+    /** The files whose own pictures are read fast enough. */
+    ObservableSet<String> needless() {
+        return needless;
+    }
+
+    /** What all proxies take on the disk. */
+    public ReadOnlyLongProperty bytesProperty() {
+        return bytes.getReadOnlyProperty();
+    }
+
+    public Path folder() {
+        return shelf.folder();
+    }
+
+    public long limitBytes() {
+        return shelf.limitBytes();
+    }
+
+    /** Measures, once, how fast a file's pictures are read, and makes it a proxy if they are not. */
+    void consider(String file, Reference reference) {
+        if (considered.containsKey(file)) {
+            return;
+        }
+        Path path = Path.of(file);
+        considered.put(
+                file,
+                reference.times().count() == 1
+                        ? jobs.runBehind("look at " + path.getFileName(), job -> needNone(file), this::done, e -> {})
+                        : jobs.runBehind(
+                                "proxy of " + path.getFileName(),
+                                job -> make(file, job),
+                                this::done,
+                                e -> failed(file, e)));
+    }
+
+    /** Ends the making, if it goes on, and closes the proxy; nobody may read from it any more. On any thread. */
+    void release(String file) {
+        Platform.runLater(() -> {
+            Jobs.Job job = considered.remove(file);
+            needless.remove(file);
+            Proxy proxy = made.remove(file);
+            if (job != null) {
+                job.cancel();
+            }
+            if (proxy != null) {
+                jobs.runBehind("close a proxy", ended -> putBack(proxy), this::done, notices::problem);
+            }
+        });
+    }
+
+    /** Throws away all proxies that are not in use. */
+    public void empty() {
+        onShelf("empty the proxies", ProxyShelf::empty);
+    }
+
+    /** Sets how much all proxies may take on the disk; the oldest go when it is too much. */
+    public void setLimit(long limitBytes) {
+        preferences.setProxyLimitBytes(limitBytes);
+        onShelf("tidy the proxies", kept -> kept.limit(limitBytes));
+    }
+
+    /** Keeps proxies in another folder. */
+    public void moveTo(Path folder) {
+        jobs.run(
+                "move the proxies",
+                job -> {
+                    shelf.moveTo(folder);
+                    return shelf.folder();
+                },
+                moved -> {
+                    preferences.setProxyFolder(moved);
+                    count();
+                },
+                notices::problem);
+    }
+
+    void close() {
+        made.values().forEach(shelf::putBack);
+        made.clear();
+    }
+
+    private Void needNone(String file) {
+        Platform.runLater(() -> needless.add(file));
+        return null;
+    }
+
+    private Void make(String file, Jobs.Job job) throws Exception {
+        Path path = Path.of(file);
+        try (Reference source = References.open(path)) {
+            if (!ReadSpeed.isSlow(source, System::nanoTime)) {
+                return needNone(file);
+            }
+            Proxy proxy = shelf.take(path, source);
+            Platform.runLater(() -> made.put(file, proxy));
+            if (!job.isCancelled() && !proxy.isComplete()) {
+                ProxyMaker.make(source, proxy, job::at);
+                shelf.tidy();
+            }
+        }
+        return null;
+    }
+
+    private Void putBack(Proxy proxy) {
+        shelf.putBack(proxy);
+        return null;
+    }
+
+    private void onShelf(String name, Consumer<ProxyShelf> work) {
+        jobs.run(
+                name,
+                job -> {
+                    work.accept(shelf);
+                    return null;
+                },
+                this::done,
+                notices::problem);
+    }
+
+    private void done(Object nothing) {
+        count();
+    }
+
+    private void failed(String file, Exception e) {
+        if (considered.containsKey(file)) {
+            notices.problem(
+                    e instanceof UnwritableException
+                            ? e
+                            : new Exception(
+                                    "The proxy of " + Path.of(file).getFileName() + " could not be finished ("
+                                            + e.getMessage() + "). Stepping goes on, from the footage itself.",
+                                    e));
+        }
+    }
+
+    private void count() {
+        jobs.quietly(() -> {
+            long all = shelf.bytes();
+            Platform.runLater(() -> bytes.set(all));
+        });
+    }
+}

@@ -1,0 +1,82 @@
+package chalktrace.app.state;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Properties;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+
+/** What a person has set for the program as a whole, not for one shot; kept in a file of the state folder. */
+public final class Preferences {
+
+    private static final Logger LOG = Logger.getLogger(Preferences.class.getName());
+
+    private static final String PROXY_FOLDER = "proxies.folder";
+    private static final String PROXY_LIMIT = "proxies.limit-bytes";
+    private static final String THUMBNAILS = "thumbnails";
+
+    private static final long PROXY_LIMIT_AT_FIRST = 20L << 30;
+
+    private final Path stateFolder;
+    private final Properties values = new Properties();
+
+    public Preferences(Path stateFolder) {
+        this.stateFolder = stateFolder;
+        if (Files.exists(file())) {
+            try (Reader reader = Files.newBufferedReader(file())) {
+                values.load(reader);
+            } catch (IOException | IllegalArgumentException e) {
+                LOG.log(Level.WARNING, "preferences can't be read, those of a new program hold", e);
+            }
+        }
+    }
+
+    public synchronized Path proxyFolder() {
+        String named = values.getProperty(PROXY_FOLDER);
+        return named == null ? stateFolder.resolve("proxies") : Path.of(named);
+    }
+
+    public void setProxyFolder(Path folder) {
+        set(PROXY_FOLDER, folder.toString());
+    }
+
+    public synchronized long proxyLimitBytes() {
+        try {
+            return Long.parseLong(values.getProperty(PROXY_LIMIT, String.valueOf(PROXY_LIMIT_AT_FIRST)));
+        } catch (NumberFormatException e) {
+            return PROXY_LIMIT_AT_FIRST;
+        }
+    }
+
+    public void setProxyLimitBytes(long bytes) {
+        set(PROXY_LIMIT, String.valueOf(bytes));
+    }
+
+    /** Whether small pictures are made for the picture lane. */
+    public synchronized boolean thumbnails() {
+        return Boolean.parseBoolean(values.getProperty(THUMBNAILS, "true"));
+    }
+
+    public void setThumbnails(boolean made) {
+        set(THUMBNAILS, String.valueOf(made));
+    }
+
+    private synchronized void set(String key, String value) {
+        values.setProperty(key, value);
+        try {
+            Files.createDirectories(stateFolder);
+            try (Writer writer = Files.newBufferedWriter(file())) {
+                values.store(writer, null);
+            }
+        } catch (IOException e) {
+            LOG.log(Level.WARNING, "preferences can't be kept", e);
+        }
+    }
+
+    private Path file() {
+        return stateFolder.resolve("preferences.properties");
+    }
+}
