@@ -62,13 +62,18 @@ public final class Board extends StackPane {
         emptyWord.getStyleClass().add("empty-word");
         emptyWord.setMouseTransparent(true);
         StackPane.setAlignment(emptyWord, Pos.BOTTOM_CENTER);
-        getChildren().addAll(view, over, emptyWord);
+        getChildren().addAll(view, over, new PlacingFrame(session, view), emptyWord);
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
         setMinSize(0, 0);
-        new MousePen(this, view::toShot, event -> !moving.get()).start(hand::take);
+        new MousePen(
+                        this,
+                        view::toShot,
+                        event -> !moving.get()
+                                && session.view().placingProperty().get() == null)
+                .start(hand::take);
         addEventHandler(MouseEvent.ANY, this::mouse);
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
         acceptDrops(dropped);
@@ -94,9 +99,10 @@ public final class Board extends StackPane {
 
     private void mouse(MouseEvent event) {
         boolean inside = event.getEventType() != MouseEvent.MOUSE_EXITED;
-        ring.setVisible(inside && !moving.get());
+        boolean placing = session.view().placingProperty().get() != null;
+        ring.setVisible(inside && !moving.get() && !placing);
         outerRing.setVisible(ring.isVisible());
-        setCursor(moving.get() ? Cursor.MOVE : Cursor.NONE);
+        setCursor(moving.get() ? Cursor.MOVE : placing ? Cursor.DEFAULT : Cursor.NONE);
         for (Circle circle : List.of(ring, outerRing)) {
             circle.setCenterX(event.getX());
             circle.setCenterY(event.getY());

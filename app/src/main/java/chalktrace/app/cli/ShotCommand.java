@@ -82,7 +82,7 @@ final class ShotCommand {
                     .map(Path::of)
                     .filter(path -> !Files.exists(path))
                     .collect(Collectors.toCollection(ArrayList::new));
-            Map<Path, Path> found = LostFiles.find(lost, folder);
+            Map<Path, Path> found = LostFiles.find(lost, opened.file().marks(), folder);
             Map<String, String> places = new HashMap<>();
             found.forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
             Shot changed = ReferenceEdits.relink(places).change().apply(opened.shot());

@@ -26,6 +26,14 @@ public final class Rows {
         return label;
     }
 
+    /** A word or two that name what stands beside them. */
+    public static Label quiet(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("quiet");
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
+    }
+
     /** A number or time in the font of numbers. */
     public static Label number(String text) {
         Label label = new Label(text);

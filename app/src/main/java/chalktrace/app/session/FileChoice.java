@@ -15,5 +15,5 @@ public interface FileChoice {
 
     Optional<Path> saveMovie(String suggestedName);
 
-    Optional<Path> picturesFolder();
+    Optional<Path> folder(String title);
 }

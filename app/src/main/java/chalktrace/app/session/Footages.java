@@ -12,6 +12,8 @@ import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -64,6 +66,7 @@ public final class Footages implements FootagePictures {
     private final Map<String, OpenFootage> byFile = new HashMap<>();
     private final Map<String, String> stamps = new HashMap<>();
     private final Map<String, Shown> lastShown = new HashMap<>();
+    private final Set<String> awaited = new HashSet<>();
     private final ObservableMap<String, String> problems = FXCollections.observableHashMap();
     private final ObservableMap<String, Reference> opened = FXCollections.observableHashMap();
     private final ObservableSet<String> changed = FXCollections.observableSet();
@@ -181,12 +184,14 @@ public final class Footages implements FootagePictures {
         Optional<Footage.Showing> showing =
                 clip.at(frame, document.shown().setup().rate(), reference.times());
         if (showing.isEmpty()) {
+            awaited.remove(clip.id());
             lastShown.remove(clip.id());
             return Optional.empty();
         }
         boolean atRest = rest.getStatus() != PauseTransition.Status.RUNNING;
         Optional<Found> found = open.find(showing.get().picture(), atRest, running);
         if (found.isPresent()) {
+            awaited.remove(clip.id());
             see(open, found.get());
             lastShown.put(
                     clip.id(),
@@ -196,9 +201,21 @@ public final class Footages implements FootagePictures {
                             reference.turnDegrees(),
                             showing.get().region()));
         } else {
+            awaited.add(clip.id());
             settling.set(true);
         }
         return Optional.ofNullable(lastShown.get(clip.id()));
+    }
+
+    /** A picture of footage, whole, as far as it is at hand; asks for it otherwise. */
+    public Optional<Shown> whole(Footage clip, int picture) {
+        OpenFootage open = byFile.get(clip.file());
+        Optional<Found> found = open == null ? Optional.empty() : open.find(picture, true, running);
+        if (found.isEmpty()) {
+            awaited.add(clip.id());
+        }
+        return found.map(f -> new Shown(
+                f.picture(), open.reference().displaySize(), open.reference().turnDegrees()));
     }
 
     private void see(OpenFootage open, Found found) {
@@ -259,9 +276,10 @@ public final class Footages implements FootagePictures {
         }
         problems.keySet().retainAll(wanted);
         stamps.keySet().retainAll(wanted);
-        lastShown
-                .keySet()
-                .retainAll(document.shown().footage().stream().map(Footage::id).toList());
+        List<String> shown =
+                document.shown().footage().stream().map(Footage::id).toList();
+        lastShown.keySet().retainAll(shown);
+        awaited.retainAll(shown);
         for (String file : wanted) {
             if (byFile.containsKey(file)) {
                 considerProxy(file);
@@ -323,7 +341,7 @@ public final class Footages implements FootagePictures {
 
     /** Only a picture that somebody looks for is news; those read ahead are not. */
     private void pictureArrived() {
-        if (settling.get() || seen.get() == Seen.PROXY) {
+        if (!awaited.isEmpty() || (seen.get() == Seen.PROXY && !running)) {
             arrivals.set(arrivals.get() + 1);
         }
     }

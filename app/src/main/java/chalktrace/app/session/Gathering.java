@@ -4,6 +4,7 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.media.footage.ContentMark;
 import chalktrace.media.footage.Gathered;
 import chalktrace.media.footage.LostFiles;
 import chalktrace.media.footage.MediaPath;
@@ -55,21 +56,38 @@ public final class Gathering {
 
     /** Puts a file in the place of one, and looks in its folder, and below, for all others that are missing. */
     public void find(String lost, Path found) {
+        search(found.toAbsolutePath().getParent(), Map.of(lost, MediaPath.of(found)));
+    }
+
+    /** Looks in a folder, and all below it, for every file of the shot that is missing. */
+    public void findAll(Path folder) {
+        search(folder, Map.of());
+    }
+
+    private void search(Path folder, Map<String, String> known) {
         Shot shot = document.shot();
+        Map<Path, ContentMark> marks = document.file().marks();
         jobs.run(
                 "look for missing files",
                 job -> {
-                    Map<String, String> places = new HashMap<>();
-                    List<Path> others = shot.mediaFiles().stream()
-                            .filter(file -> !file.equals(lost) && !Files.exists(Path.of(file)))
+                    List<Path> lost = shot.mediaFiles().stream()
+                            .filter(file -> !known.containsKey(file))
                             .map(Path::of)
+                            .filter(file -> !Files.exists(file))
                             .toList();
-                    LostFiles.find(others, found.toAbsolutePath().getParent())
+                    Map<String, String> places = new HashMap<>();
+                    LostFiles.find(lost, marks, folder)
                             .forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
-                    places.put(lost, MediaPath.of(found));
+                    places.putAll(known);
                     return places;
                 },
-                places -> document.apply(ReferenceEdits.relink(places)),
+                places -> {
+                    if (places.isEmpty()) {
+                        notices.problem("None of the missing files is in " + folder + " or below it.");
+                    } else {
+                        document.apply(ReferenceEdits.relink(places));
+                    }
+                },
                 notices::problem);
     }
 

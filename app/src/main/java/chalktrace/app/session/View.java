@@ -6,6 +6,8 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
 
 /** How the shot is looked at and worked on. Nothing of it is part of the shot, so nothing of it is undone. */
 public final class View {
@@ -36,6 +38,7 @@ public final class View {
     }
 
     private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.CHALK);
+    private final StringProperty placing = new SimpleStringProperty();
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.TRACE);
     private final BooleanProperty onionSkin = new SimpleBooleanProperty(true);
     private final BooleanProperty footageHidden = new SimpleBooleanProperty();
@@ -44,6 +47,11 @@ public final class View {
     private final BooleanProperty flipped = new SimpleBooleanProperty();
     private final IntegerProperty keptFrame = new SimpleIntegerProperty();
     private final IntegerProperty holdFrames = new SimpleIntegerProperty(2);
+
+    /** The footage that the pointer places on the board, in place of drawing, by its id; null for none. */
+    public StringProperty placingProperty() {
+        return placing;
+    }
 
     public ObjectProperty<Tool> toolProperty() {
         return tool;

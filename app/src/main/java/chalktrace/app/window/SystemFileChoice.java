@@ -51,9 +51,9 @@ final class SystemFileChoice implements FileChoice {
     }
 
     @Override
-    public Optional<Path> picturesFolder() {
+    public Optional<Path> folder(String title) {
         DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle("Choose a folder for the pictures");
+        chooser.setTitle(title);
         chooser.setInitialDirectory(lastFolder);
         return Optional.ofNullable(chooser.showDialog(window)).map(File::toPath);
     }

@@ -1,6 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.app.bench.Bench;
+import chalktrace.app.board.BesidePane;
 import chalktrace.app.board.Board;
 import chalktrace.app.board.pen.PenSource;
 import chalktrace.app.controls.Buttons;
@@ -45,6 +46,7 @@ public final class Workbench {
     private final ShotCommands commands;
     private final Board board;
     private final Bench bench;
+    private final BesidePane beside;
     private final FileChoice files;
     private final StackPane boardArea = new StackPane();
 
@@ -59,9 +61,13 @@ public final class Workbench {
         Ledge ledge = new Ledge(session);
         Tray tray = new Tray(session, this.files, bench::typeWord, bench::typeCue);
         boardArea.getChildren().addAll(board, notice());
-        VBox.setVgrow(boardArea, Priority.ALWAYS);
-        boardArea.setMinHeight(0);
-        VBox left = new VBox(boardArea, ledge, bench);
+        beside = new BesidePane(session);
+        HBox.setHgrow(boardArea, Priority.ALWAYS);
+        boardArea.setMinSize(0, 0);
+        HBox top = new HBox(beside, boardArea);
+        VBox.setVgrow(top, Priority.ALWAYS);
+        top.setMinHeight(0);
+        VBox left = new VBox(top, ledge, bench);
         BorderPane root = new BorderPane(left, new HeadBar(session, commands), tray, null, null);
         root.getStyleClass().add("window");
         session.view().wholeWindowProperty().addListener((property, before, whole) -> {
@@ -114,6 +120,7 @@ public final class Workbench {
 
     void close() {
         board.view().close();
+        beside.close();
         session.close();
         stage.close();
     }

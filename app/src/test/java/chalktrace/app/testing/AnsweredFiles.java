@@ -35,7 +35,7 @@ public final class AnsweredFiles implements FileChoice {
     }
 
     @Override
-    public Optional<Path> picturesFolder() {
+    public Optional<Path> folder(String title) {
         return Optional.ofNullable(folder);
     }
 }

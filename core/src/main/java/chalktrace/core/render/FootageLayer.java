@@ -109,9 +109,7 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
         transform.concatenate(placement.transform(middleX, middleY));
         PictureSize whole = shown.displaySize();
         Region region = shown.region();
-        double fit = Math.min(
-                surface.size().width() / (whole.width() * region.width()),
-                surface.size().height() / (whole.height() * region.height()));
+        double fit = shown.fittedInto(surface.size()).getWidth() / (whole.width() * region.width());
         transform.translate(middleX, middleY);
         transform.scale(mirrored ? -fit : fit, fit);
         transform.translate(

@@ -4,6 +4,7 @@ import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Region;
+import java.awt.geom.Rectangle2D;
 import java.util.Optional;
 
 /** Gives the picture of footage for a frame, as far as one is at hand. */
@@ -21,6 +22,15 @@ public interface FootagePictures {
 
         public Shown(Picture picture, PictureSize displaySize, int turnDegrees) {
             this(picture, displaySize, turnDegrees, Region.WHOLE);
+        }
+
+        /** Where it lies on a shot's picture, or any other, before it is placed: in the middle, as large as fits. */
+        public Rectangle2D fittedInto(PictureSize size) {
+            double width = displaySize.width() * region.width();
+            double height = displaySize.height() * region.height();
+            double fit = Math.min(size.width() / width, size.height() / height);
+            return new Rectangle2D.Double(
+                    (size.width() - width * fit) / 2, (size.height() - height * fit) / 2, width * fit, height * fit);
         }
     }
 

@@ -5,6 +5,7 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
+import chalktrace.media.footage.ContentMark;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -20,6 +21,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -44,6 +46,7 @@ public final class ShotFile {
     private final Opener opener;
     private final PackedDrawings packed = new PackedDrawings();
     private ObjectNode lastRead = JSON.createObjectNode();
+    private volatile Map<Path, ContentMark> marks = Map.of();
 
     private ShotFile(Opener opener) {
         this.opener = opener;
@@ -85,6 +88,7 @@ public final class ShotFile {
             }
             ShotFile file = fresh();
             file.lastRead = (ObjectNode) root;
+            file.marks = MediaMarks.read(root, written -> MediaPaths.toMemory(written, path));
             return new Opened(
                     shot,
                     file,
@@ -104,6 +108,8 @@ public final class ShotFile {
      */
     public void save(Shot shot, Path target) throws UnwritableException {
         ObjectNode root = ShotJson.write(shot, ShotFile::entryOf, path -> MediaPaths.toFile(path, target));
+        Map<Path, ContentMark> found = MediaMarks.of(shot.mediaFiles(), marks);
+        MediaMarks.write(found, root, path -> MediaPaths.toFile(path, target));
         UnknownFields.carry(lastRead, root);
         Path temporary = target.resolveSibling("." + target.getFileName() + ".saving");
         try {
@@ -121,6 +127,12 @@ public final class ShotFile {
                     e);
         }
         lastRead = root;
+        marks = found;
+    }
+
+    /** What the shot's media files hold, as far as they were there at a save. On any thread. */
+    public Map<Path, ContentMark> marks() {
+        return marks;
     }
 
     /** The document of a shot as text, as a recovery folder holds it. */

@@ -71,6 +71,17 @@ class GatheredTest {
     }
 
     @Test
+    void aRenamedFileIsKnownByItsContents() throws Exception {
+        Path before = Files.writeString(folder.resolve("take 1.mp4"), "the very pictures");
+        ContentMark mark = ContentMark.of(before).orElseThrow();
+        Path now =
+                Files.move(before, Files.createDirectories(folder.resolve("b")).resolve("final.mp4"));
+        Files.writeString(Files.createDirectories(folder.resolve("c")).resolve("take 1.mp4"), "other pictures...");
+        assertThat(LostFiles.find(List.of(before), Map.of(before, mark), folder))
+                .containsExactly(Map.entry(before, now));
+    }
+
+    @Test
     void lostFilesAreFoundByNameAndTheLikeliestOfSeveralIsTaken() throws Exception {
         Path right = Files.createDirectories(folder.resolve("disk/shots/walk"));
         Path wrong = Files.createDirectories(folder.resolve("disk/old"));
@@ -78,7 +89,7 @@ class GatheredTest {
         Files.writeString(wrong.resolve("clip.mp4"), "b");
         Path lost = Path.of("/before/shots/walk/clip.mp4");
         Path gone = Path.of("/before/shots/walk/never.mp4");
-        Map<Path, Path> found = LostFiles.find(List.of(lost, gone), folder);
+        Map<Path, Path> found = LostFiles.find(List.of(lost, gone), Map.of(), folder);
         assertThat(found).containsOnlyKeys(lost);
         assertThat(found.get(lost)).isEqualTo(right.resolve("clip.mp4"));
     }

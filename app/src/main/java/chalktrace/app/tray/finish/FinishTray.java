@@ -26,8 +26,9 @@ public final class FinishTray extends VBox {
         var movie = Buttons.main(
                 Icons.MOVIE, "Movie (MP4)", () -> files.saveMovie(session.shot().name() + ".mp4")
                         .ifPresent(target -> session.exporting().movie(target, withFootage.isSelected())));
-        var pictures = Buttons.edged(Icons.PICTURES, "Numbered pictures (PNG)", () -> files.picturesFolder()
-                .ifPresent(folder -> session.exporting().pictures(folder, withFootage.isSelected())));
+        var pictures = Buttons.edged(
+                Icons.PICTURES, "Numbered pictures (PNG)", () -> files.folder("Choose a folder for the pictures")
+                        .ifPresent(folder -> session.exporting().pictures(folder, withFootage.isSelected())));
         movie.setMaxWidth(Double.MAX_VALUE);
         pictures.setMaxWidth(Double.MAX_VALUE);
         getChildren()

@@ -1,31 +1,28 @@
 package chalktrace.app.tray.gather;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.Rows;
-import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
-import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.Footage;
-import chalktrace.core.shot.Placement;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.footage.Reference;
-import java.util.List;
 import java.util.Locale;
-import java.util.function.DoubleFunction;
-import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** One clip of footage: what it is, how it meets the shot, how it looks under the drawing. */
@@ -40,98 +37,90 @@ final class FootageCard extends VBox {
     private final Label meets = Rows.hint("");
     private final Label problem = Rows.hint("");
     private final Button find = Buttons.edged(Icons.FIND_FILE, "Find the file", this::find);
-    private final Button eye = Buttons.icon(
-            Icons.SHOWN, "show or hide this footage", () -> change("show or hide", f -> f.withVisible(!f.visible())));
-    private final ValueSlider opacity;
-    private final ValueSlider lighten;
-    private final ValueSlider tint;
-    private final ValueSlider x;
-    private final ValueSlider y;
-    private final ValueSlider size;
-    private final ValueSlider turn;
-    private final ValueSlider saturation;
-    private final CheckBox mirrored = new CheckBox("mirrored");
-    private final CheckBox over = new CheckBox("over the drawings");
+    private final Button eye = Buttons.icon(Icons.SHOWN, "show or hide this footage", this::showOrHide);
+    private final Button findAll = Buttons.edged(Icons.FIND_FILE, "Look through a folder for all", this::findAll);
+    private final VBox changed;
+    private final ToggleGroup where = new ToggleGroup();
+    private final LookRows look;
+    private final PlaceRows place;
+    private final FrameRows frames;
+    private final StillRows still;
     private final TextField note = new TextField();
 
     FootageCard(Session session, FileChoice files, String id) {
         this.session = session;
         this.files = files;
         this.id = id;
+        look = new LookRows(session, id);
+        place = new PlaceRows(session, id);
+        frames = new FrameRows(session, id);
+        still = new StillRows(session, id);
         getStyleClass().add("card");
         name.getStyleClass().add("strong");
         Button remove = Buttons.icon(Icons.REMOVE, "take this footage out of the shot", () -> session.document()
                 .apply(ReferenceEdits.remove(id)));
         Button replace = Buttons.icon(Icons.REPLACE, "put another file in its place; all else stays", this::find);
         HBox head = new HBox(4, name, Rows.space(), replace, eye, remove);
-        for (CheckBox box : List.of(mirrored, over)) {
-            box.setFocusTraversable(false);
-        }
-        mirrored.setOnAction(event -> change("mirror", f -> f.withMirrored(mirrored.isSelected())));
-        over.setOnAction(event -> change(
-                "put over or under the drawings",
-                f -> f.withWhere(over.isSelected() ? Footage.Where.OVER_DRAWINGS : Footage.Where.UNDER_DRAWINGS)));
+        head.setAlignment(Pos.CENTER_LEFT);
         note.setPromptText("where it is from, what it may be used for");
         note.setFocusTraversable(false);
         note.setOnAction(event -> getParent().requestFocus());
         note.focusedProperty().addListener((property, before, focused) -> {
-            if (!focused
-                    && !note.getText()
-                            .equals(session.shot()
-                                    .footage(id)
-                                    .map(Footage::note)
-                                    .orElse(note.getText()))) {
-                change("note", f -> f.withNote(note.getText()));
+            if (!focused) {
+                keepNote();
             }
         });
-        head.setAlignment(Pos.CENTER_LEFT);
         HBox top = new HBox(8, picture, new VBox(2, facts, meets));
         problem.getStyleClass().add("bad");
-        opacity = slider(
-                "opacity", 0, 100, 0, v -> f -> f.withPlacement(f.placement().withOpacity(v / 100)));
-        lighten = slider("lighten", 0, 100, 0, v -> f -> f.withLook(f.look().withLighten(v / 100)));
-        tint = slider("tint", 0, 100, 0, v -> f -> f.withLook(f.look().withTint(v / 100)));
-        x = slider(
-                "right",
-                -2000,
-                2000,
-                0,
-                v -> f -> f.withPlacement(
-                        f.placement().withPosition(v, f.placement().y())));
-        y = slider(
-                "down",
-                -2000,
-                2000,
-                0,
-                v -> f ->
-                        f.withPlacement(f.placement().withPosition(f.placement().x(), v)));
-        size = slider(
-                "size %", 5, 400, 0, v -> f -> f.withPlacement(f.placement().withScale(v / 100)));
-        turn = slider(
-                "turn \u00b0",
-                -180,
-                180,
-                1,
-                v -> f -> f.withPlacement(f.placement().withDegrees(v)));
-        saturation =
-                slider("saturation", 0, 100, 0, v -> f -> f.withLook(f.look().withSaturation(v / 100)));
+        Button again = Buttons.edged(
+                Icons.AGAIN, "Read it again", () -> session.shot().footage(id).ifPresent(clip -> session.footages()
+                        .readAgain(clip.file())));
+        again.setId("read-again");
+        changed = new VBox(4, Rows.hint("This file was changed on the disk."), again);
         getChildren()
                 .addAll(
                         head,
                         top,
                         problem,
                         find,
-                        opacity,
-                        lighten,
-                        saturation,
-                        tint,
-                        x,
-                        y,
-                        size,
-                        turn,
-                        mirrored,
-                        over,
+                        findAll,
+                        changed,
+                        places(),
+                        new Fold("look", true, look),
+                        new Fold("place", false, place),
+                        new Fold("frames", false, frames),
+                        new Fold("still", false, still),
                         note);
+    }
+
+    private HBox places() {
+        HBox box = new HBox(
+                place("under", "under the drawings", Footage.Where.UNDER_DRAWINGS),
+                place("over", "over the drawings", Footage.Where.OVER_DRAWINGS),
+                place("beside", "beside the board, to look at", Footage.Where.BESIDE_BOARD));
+        box.getStyleClass().add("edged-box");
+        box.setMaxWidth(Region.USE_PREF_SIZE);
+        return box;
+    }
+
+    private ToggleButton place(String text, String use, Footage.Where to) {
+        ToggleButton button = Buttons.toggle(text, use);
+        button.setId("where-" + text);
+        button.setUserData(to);
+        button.setToggleGroup(where);
+        button.setOnAction(event -> {
+            button.setSelected(true);
+            session.document().apply(ReferenceEdits.change("put footage " + text, id, f -> f.withWhere(to)));
+        });
+        return button;
+    }
+
+    private void keepNote() {
+        session.shot()
+                .footage(id)
+                .filter(clip -> !clip.note().equals(note.getText()))
+                .ifPresent(clip ->
+                        session.document().apply(ReferenceEdits.change("note", id, f -> f.withNote(note.getText()))));
     }
 
     void show(Footage clip) {
@@ -140,6 +129,7 @@ final class FootageCard extends VBox {
         String wrong = session.footages().problems().get(clip.file());
         show(problem, wrong != null);
         show(find, wrong != null);
+        show(findAll, wrong != null);
         problem.setText(wrong == null ? "" : wrong);
         getStyleClass().remove("problem");
         if (wrong != null) {
@@ -152,17 +142,12 @@ final class FootageCard extends VBox {
         } else if (wrong == null) {
             facts.setText("reading\u2026");
         }
-        Placement placement = clip.placement();
-        opacity.show(placement.opacity() * 100);
-        lighten.show(clip.look().lighten() * 100);
-        tint.show(clip.look().tint() * 100);
-        x.show(placement.x());
-        y.show(placement.y());
-        size.show(placement.scale() * 100);
-        turn.show(placement.degrees());
-        saturation.show(clip.look().saturation() * 100);
-        mirrored.setSelected(clip.mirrored());
-        over.setSelected(clip.where() == Footage.Where.OVER_DRAWINGS);
+        show(changed, wrong == null && session.footages().changed().contains(clip.file()));
+        where.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == clip.where()));
+        look.show(clip);
+        place.show(clip);
+        frames.show(clip);
+        still.show(clip);
         if (!note.isFocused()) {
             note.setText(clip.note());
         }
@@ -183,6 +168,10 @@ final class FootageCard extends VBox {
         if (!reference.notes().isEmpty()) {
             facts.setText(facts.getText() + System.lineSeparator() + String.join(" ", reference.notes()));
         }
+        if (clip.isStill()) {
+            meets.setText(clip.views().isEmpty() ? "held for the whole shot" : "stands still, a view at a time");
+            return;
+        }
         FrameRate rate = session.shot().setup().rate();
         Conform conform = clip.conform();
         int first = session.shot().setup().number(conform.startFrame());
@@ -197,23 +186,17 @@ final class FootageCard extends VBox {
                 });
     }
 
-    private ValueSlider slider(
-            String label, double low, double high, int decimals, DoubleFunction<UnaryOperator<Footage>> change) {
-        DoubleFunction<Edit> edit = value -> ReferenceEdits.change("set " + label, id, change.apply(value));
-        return new ValueSlider(label, low, high, decimals, value -> {
-                    session.document().preview(null);
-                    session.document().apply(edit.apply(value));
-                })
-                .previewing(value -> session.document().preview(edit.apply(value)));
-    }
-
-    private void change(String what, UnaryOperator<Footage> change) {
-        session.document().apply(ReferenceEdits.change(what + " footage", id, change));
+    private void showOrHide() {
+        session.document().apply(ReferenceEdits.change("show or hide footage", id, f -> f.withVisible(!f.visible())));
     }
 
     private void find() {
         files.openMedia().filter(chosen -> !chosen.isEmpty()).ifPresent(chosen -> session.gathering()
                 .find(session.shot().footage(id).map(Footage::file).orElse(""), chosen.get(0)));
+    }
+
+    private void findAll() {
+        files.folder("Choose a folder to look through").ifPresent(session.gathering()::findAll);
     }
 
     private static void show(Node node, boolean shown) {

@@ -28,6 +28,7 @@ public final class GatherTray extends VBox {
     private final Map<String, FootageCard> footageCards = new HashMap<>();
     private final Map<String, SoundCard> soundCards = new HashMap<>();
     private final SetupCard setup;
+    private final ProxyCard proxies;
     private final Label setupTitle = Rows.section("The shot");
     private Gathered lookedAt;
     private LookCard lookCard;
@@ -36,6 +37,7 @@ public final class GatherTray extends VBox {
         this.session = session;
         this.files = files;
         this.setup = new SetupCard(session);
+        this.proxies = new ProxyCard(session, files);
         getStyleClass().add("content");
         Button add = Buttons.main(Icons.ADD, "Add footage or sound", this::add);
         add.setMaxWidth(Double.MAX_VALUE);
@@ -51,6 +53,10 @@ public final class GatherTray extends VBox {
                 session.document().shotProperty(),
                 session.footages().opened(),
                 session.footages().problems(),
+                session.footages().changed(),
+                session.footages().arrivalsProperty(),
+                session.proxies().bytesProperty(),
+                session.transport().frameProperty(),
                 session.sounds().peaks(),
                 session.sounds().problems(),
                 session.thumbnails().madeProperty(),
@@ -89,6 +95,8 @@ public final class GatherTray extends VBox {
         }
         all.add(setupTitle);
         all.add(setup);
+        all.add(proxies);
+        proxies.show();
         if (!cards.getChildren().equals(all)) {
             cards.getChildren().setAll(all);
         }

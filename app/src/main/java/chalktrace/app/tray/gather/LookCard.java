@@ -10,6 +10,7 @@ import chalktrace.core.time.Conform;
 import chalktrace.core.time.Conform.Pace;
 import chalktrace.core.time.ConformReport;
 import chalktrace.media.footage.Gathered;
+import chalktrace.media.footage.Reference;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -36,6 +37,7 @@ final class LookCard extends VBox {
     private final NumberField out;
     private final NumberField every;
     private final NumberField speed;
+    private final boolean isRun;
     private final NumberField start;
     private final ToggleGroup pace = new ToggleGroup();
     private final CheckBox lengthFollows = new CheckBox("The shot's length follows");
@@ -52,7 +54,11 @@ final class LookCard extends VBox {
         in = new NumberField("in", first, this::show);
         out = new NumberField("out", first + pictures.times().count() - 1, this::show);
         every = new NumberField("every", 1, this::show);
-        speed = new NumberField("speed", 1, this::show);
+        // A run of pictures has no time of its own, but a rate that the artist knows.
+        isRun = pictures.kind() == Reference.Kind.PICTURE_RUN;
+        speed = isRun
+                ? new NumberField("rate", session.shot().setup().rate().framesPerSecond(), this::show)
+                : new NumberField("speed", 1, this::show);
         start = new NumberField("start", session.shot().setup().number(source.startFrame()), this::show);
         boolean untouched = session.shot().footage().isEmpty()
                 && session.shot().levels().stream()
@@ -72,10 +78,12 @@ final class LookCard extends VBox {
                         Rows.hint(facts(source)),
                         row("from", in, Buttons.text("here", "from the picture at the gate", () -> here(in))),
                         row("to", out, Buttons.text("here", "to the picture at the gate", () -> here(out))),
-                        row("every", every, quiet("picture")),
+                        row("every", every, Rows.quiet("picture")),
                         paces(),
-                        row("speed", speed, quiet("times as fast")),
-                        row("starts at", start, quiet("in the shot")),
+                        isRun
+                                ? row("made at", speed, Rows.quiet("pictures a second"))
+                                : row("speed", speed, Rows.quiet("times as fast")),
+                        row("starts at", start, Rows.quiet("in the shot")),
                         lengthFollows,
                         setupFollows,
                         result,
@@ -175,7 +183,11 @@ final class LookCard extends VBox {
                         .map(toggle -> (Pace) toggle.getUserData())
                         .orElse(Pace.KEEP_TIME);
         int startFrame = session.shot().setup().frame((int) start.value());
-        return new Conform(startFrame, from, to + 1, (int) every.value(), chosen, speed.value());
+        return new Conform(startFrame, from, to + 1, (int) every.value(), chosen, speed());
+    }
+
+    private double speed() {
+        return isRun ? speed.value() / pictures.rate().framesPerSecond() : speed.value();
     }
 
     private ShotSetup setup(Conform conform) {
@@ -193,14 +205,8 @@ final class LookCard extends VBox {
         return session.shot().setup().firstNumber();
     }
 
-    private static Label quiet(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("quiet");
-        return label;
-    }
-
     private static HBox row(String name, NumberField field, Node after) {
-        Label label = quiet(name);
+        Label label = Rows.quiet(name);
         label.setMinWidth(56);
         HBox row = new HBox(8, label, field, after);
         row.setAlignment(Pos.CENTER_LEFT);

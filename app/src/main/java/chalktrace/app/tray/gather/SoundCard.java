@@ -9,6 +9,7 @@ import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.SoundClip.Trim;
 import chalktrace.core.sound.Peaks;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
@@ -28,6 +29,9 @@ final class SoundCard extends VBox {
     private final Button find;
     private final ValueSlider gain;
     private final ValueSlider start;
+    private final ValueSlider head;
+    private final ValueSlider tail;
+    private final Button detach;
     private String file = "";
 
     SoundCard(Session session, FileChoice files, String id) {
@@ -43,11 +47,27 @@ final class SoundCard extends VBox {
                 .ifPresent(chosen -> session.gathering().find(file, chosen.get(0))));
         Button remove = Buttons.icon(Icons.REMOVE, "take this sound out of the shot", () -> session.document()
                 .apply(ReferenceEdits.remove(id)));
-        HBox head = new HBox(4, name, Rows.space(), mute, remove);
-        head.setAlignment(Pos.CENTER_LEFT);
+        HBox titleRow = new HBox(4, name, Rows.space(), mute, remove);
+        titleRow.setAlignment(Pos.CENTER_LEFT);
         gain = new ValueSlider("gain dB", -40, 12, 1, value -> change(id, "set the gain of", c -> c.withGain(value)));
         start = new ValueSlider("starts at s", -60, 600, 3, value -> change(id, "move", c -> c.withStart(value)));
-        getChildren().addAll(head, facts, find, gain, start);
+        head = new ValueSlider(
+                "leave out s",
+                0,
+                600,
+                3,
+                value -> change(
+                        id, "trim", c -> c.withTrim(new Trim(value, c.trim().tailSeconds()))));
+        tail = new ValueSlider(
+                "at its end s",
+                0,
+                600,
+                3,
+                value -> change(id, "trim", c -> c.withTrim(new Trim(c.trim().headSeconds(), value))));
+        detach = Buttons.edged(
+                Icons.DETACH, "Let it go its own way", () -> session.document().apply(ReferenceEdits.detach(id)));
+        detach.setId("detach-sound");
+        getChildren().addAll(titleRow, facts, find, gain, start, head, tail, detach);
     }
 
     void show(SoundClip clip) {
@@ -69,16 +89,21 @@ final class SoundCard extends VBox {
                                 ? "reading\u2026"
                                 : String.format(
                                         Locale.ROOT,
-                                        "sound, %.2f s, from frame %d",
+                                        "sound, %.2f s, from frame %d%s",
                                         peaks.sound().seconds(),
                                         session.shot()
                                                 .setup()
                                                 .number(session.shot()
                                                         .setup()
                                                         .rate()
-                                                        .nearestFrame(clip.startSeconds()))));
+                                                        .nearestFrame(clip.heardFrom())),
+                                        clip.isAttached() ? ", moves with its footage" : ""));
         gain.show(clip.gainDecibels());
         start.show(clip.startSeconds());
+        head.show(clip.trim().headSeconds());
+        tail.show(clip.trim().tailSeconds());
+        detach.setVisible(clip.isAttached());
+        detach.setManaged(clip.isAttached());
     }
 
     private void change(String id, String what, UnaryOperator<SoundClip> change) {

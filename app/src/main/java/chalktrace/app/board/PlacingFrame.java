@@ -1,0 +1,172 @@
+package chalktrace.app.board;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.render.FootagePictures.Shown;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.PlacementGrip;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.stream.Stream;
+import javafx.scene.Cursor;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Polygon;
+
+/** Lies over the board while footage is placed by hand: drag it to move it, a corner to scale it, the knob to turn it. */
+final class PlacingFrame extends Pane {
+
+    private static final double KNOB_ABOVE = 28;
+
+    private final Session session;
+    private final BoardView board;
+    private final Polygon edge = new Polygon();
+    private final List<Circle> corners =
+            Stream.generate(PlacingFrame::grip).limit(4).toList();
+    private final Circle knob = grip();
+    private final Line stem = new Line();
+    private final Button done;
+    private PlacementGrip grip;
+    private Placement dragged;
+
+    PlacingFrame(Session session, BoardView board) {
+        this.session = session;
+        this.board = board;
+        done = Buttons.edged(
+                Icons.CLOSE, "Placed", () -> session.view().placingProperty().set(null));
+        done.setId("placed");
+        done.getStyleClass().add("placed");
+        edge.getStyleClass().add("placing-edge");
+        stem.getStyleClass().add("placing-edge");
+        edge.setCursor(Cursor.MOVE);
+        knob.setCursor(Cursor.HAND);
+        getChildren().addAll(edge, stem, knob);
+        getChildren().addAll(corners);
+        getChildren().add(done);
+        setPickOnBounds(false);
+        drags(edge, (hold, event) -> hold.movedTo(at(event)));
+        drags(knob, (hold, event) -> hold.turnedTo(at(event), event.isShiftDown()));
+        for (Circle corner : corners) {
+            corner.setCursor(Cursor.NW_RESIZE);
+            drags(corner, (hold, event) -> hold.scaledTo(at(event)));
+        }
+        board.framesShownProperty().addListener(shown -> show());
+        session.view().placingProperty().addListener(changed -> show());
+        session.document().shownProperty().addListener(changed -> show());
+        show();
+    }
+
+    private void show() {
+        Optional<Footage> clip = placed();
+        Optional<Shown> picture =
+                clip.flatMap(c -> session.footages().at(c, session.transport().frame()));
+        setVisible(picture.isPresent());
+        if (picture.isPresent()) {
+            show(clip.get().placement(), picture.get());
+        }
+    }
+
+    private void show(Placement placement, Shown picture) {
+        PictureSize size = session.shot().setup().size();
+        Rectangle2D r = picture.fittedInto(size);
+        AffineTransform placing = placement.transform(size.width() / 2.0, size.height() / 2.0);
+        double[][] unplaced = {
+            {r.getMinX(), r.getMinY()},
+            {r.getMaxX(), r.getMinY()},
+            {r.getMaxX(), r.getMaxY()},
+            {r.getMinX(), r.getMaxY()}
+        };
+        Double[] points = new Double[8];
+        for (int i = 0; i < 4; i++) {
+            Point2D place = onBoard(placing, unplaced[i][0], unplaced[i][1]);
+            points[2 * i] = place.getX();
+            points[2 * i + 1] = place.getY();
+            corners.get(i).setCenterX(place.getX());
+            corners.get(i).setCenterY(place.getY());
+        }
+        edge.getPoints().setAll(points);
+        Point2D top = onBoard(placing, r.getCenterX(), r.getMinY());
+        Point2D middle = onBoard(placing, r.getCenterX(), r.getCenterY());
+        double away = Math.max(1, top.distance(middle));
+        double knobX = top.getX() + (top.getX() - middle.getX()) / away * KNOB_ABOVE;
+        double knobY = top.getY() + (top.getY() - middle.getY()) / away * KNOB_ABOVE;
+        boolean above = knobX >= 0 && knobX <= getWidth() && knobY >= 8;
+        knob.setCenterX(above ? knobX : 2 * top.getX() - knobX);
+        knob.setCenterY(above ? knobY : 2 * top.getY() - knobY);
+        stem.setStartX(top.getX());
+        stem.setStartY(top.getY());
+        stem.setEndX(knob.getCenterX());
+        stem.setEndY(knob.getCenterY());
+        done.autosize();
+        done.relocate(
+                Math.max(8, Math.min(getWidth() - done.getWidth() - 8, middle.getX() - done.getWidth() / 2)),
+                Math.max(8, Math.min(getHeight() - done.getHeight() - 8, middle.getY() - done.getHeight() / 2)));
+    }
+
+    private Point2D onBoard(AffineTransform placing, double x, double y) {
+        Point2D placed = placing.transform(new Point2D.Double(x, y), null);
+        return board.toBoard(placed.getX(), placed.getY());
+    }
+
+    private Optional<Footage> placed() {
+        String id = session.view().placingProperty().get();
+        return id == null || session.document().isLooking()
+                ? Optional.empty()
+                : session.document().shown().footage(id);
+    }
+
+    private Point2D at(MouseEvent event) {
+        var place = sceneToLocal(event.getSceneX(), event.getSceneY());
+        return board.toShot(place.getX(), place.getY());
+    }
+
+    private void drags(Node node, BiFunction<PlacementGrip, MouseEvent, Placement> drag) {
+        node.setOnMousePressed(event -> {
+            PictureSize size = session.shot().setup().size();
+            placed().ifPresent(clip -> grip = new PlacementGrip(
+                    clip.placement(), new Point2D.Double(size.width() / 2.0, size.height() / 2.0), at(event)));
+            dragged = null;
+            event.consume();
+        });
+        node.setOnMouseDragged(event -> {
+            if (grip != null) {
+                dragged = drag.apply(grip, event);
+                session.document().preview(edit());
+            }
+            event.consume();
+        });
+        node.setOnMouseReleased(event -> {
+            session.document().preview(null);
+            if (grip != null && dragged != null) {
+                session.document().apply(edit());
+            }
+            grip = null;
+            event.consume();
+        });
+    }
+
+    private Edit edit() {
+        Placement to = dragged;
+        return ReferenceEdits.change(
+                "place footage", session.view().placingProperty().get(), f -> f.withPlacement(to));
+    }
+
+    private static Circle grip() {
+        Circle grip = new Circle(7);
+        grip.getStyleClass().add("placing-grip");
+        return grip;
+    }
+}

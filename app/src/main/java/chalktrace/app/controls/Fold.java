@@ -1,0 +1,33 @@
+package chalktrace.app.controls;
+
+import chalktrace.app.theme.Icons;
+import chalktrace.app.theme.Theme;
+import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.VBox;
+
+/** A part of a card that is put away until its title is clicked. */
+public final class Fold extends VBox {
+
+    private final ToggleButton title;
+    private final VBox content = new VBox(6);
+
+    public Fold(String name, boolean open, Node... parts) {
+        super(4);
+        title = Buttons.toggle(name, "show or put away: " + name);
+        title.getStyleClass().add("fold-title");
+        title.setId("fold-" + name.replace(' ', '-'));
+        content.getChildren().setAll(parts);
+        getChildren().addAll(title, content);
+        title.setSelected(open);
+        title.selectedProperty().addListener(changed -> show());
+        show();
+    }
+
+    private void show() {
+        boolean open = title.isSelected();
+        title.setGraphic(Theme.icon(open ? Icons.DOWN : Icons.ON));
+        content.setVisible(open);
+        content.setManaged(open);
+    }
+}

@@ -1,0 +1,92 @@
+package chalktrace.app.tray.gather;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.time.FrameRange;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** On which frames footage shows: where it starts, and the only frames on which it is seen, if not all. Numbers are the shot's. */
+final class FrameRows extends VBox {
+
+    private final Session session;
+    private final String id;
+    private final FootageControls controls;
+    private final NumberField start;
+    private final CheckBox onlyOn;
+    private final NumberField from;
+    private final NumberField to;
+    private final HBox startRow;
+    private final HBox spanRow;
+
+    FrameRows(Session session, String id) {
+        super(6);
+        this.session = session;
+        this.id = id;
+        controls = new FootageControls(session, id);
+        start = new NumberField("footage-start", 1, this::move);
+        from = new NumberField("span-from", 1, this::setSpan);
+        to = new NumberField("span-to", 1, this::setSpan);
+        onlyOn = controls.box(
+                "seen on some frames only",
+                "set the frames of footage",
+                (f, on) -> f.withSpan(on ? Optional.of(session.shot().setup().frames()) : Optional.empty()));
+        startRow = row(
+                Rows.quiet("starts at"),
+                start,
+                Buttons.text("here", "start at the frame at the gate", this::startHere));
+        spanRow = row(Rows.quiet("from"), from, Rows.quiet("to"), to);
+        getChildren().addAll(startRow, onlyOn, spanRow);
+    }
+
+    void show(Footage clip) {
+        ShotSetup setup = session.shot().setup();
+        boolean runs = !clip.isStill();
+        startRow.setVisible(runs);
+        startRow.setManaged(runs);
+        start.set(setup.number(clip.conform().startFrame()));
+        onlyOn.setSelected(clip.span().isPresent());
+        spanRow.setVisible(clip.span().isPresent());
+        spanRow.setManaged(clip.span().isPresent());
+        clip.span().ifPresent(span -> {
+            from.set(setup.number(span.start()));
+            to.set(setup.number(span.last()));
+        });
+    }
+
+    private void startHere() {
+        session.document().apply(ReferenceEdits.moveTo(id, session.transport().frame()));
+    }
+
+    private void move() {
+        session.document()
+                .apply(ReferenceEdits.moveTo(id, session.shot().setup().frame((int) start.value())));
+    }
+
+    private void setSpan() {
+        ShotSetup setup = session.shot().setup();
+        int first = setup.frame((int) from.value());
+        int last = setup.frame((int) to.value());
+        if (last < first) {
+            session.notices().problem("The last frame comes before the first: nothing was changed.");
+            session.shot().footage(id).ifPresent(this::show);
+            return;
+        }
+        controls.change("set the frames of footage", f -> f.withSpan(Optional.of(new FrameRange(first, last + 1))));
+    }
+
+    private static HBox row(Node... parts) {
+        HBox row = new HBox(8, parts);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+}
