@@ -80,3 +80,25 @@ $one -compression_algo deflate $out/five.tif
 $one -c:v libwebp -lossless 1 $out/five.webp
 $one -pix_fmt gbrpf32le -compression zip16 $out/five.exr
 ls -l $out
+
+# Clips with something wrong in them.
+# Starts in the middle of a group: the first key picture is left out.
+$ff $pictures $as709 -c:v libx264 -pix_fmt yuv420p -g 16 -bf 0 -sc_threshold 0 -crf 22 -bsf:v "noise=drop=eq(n\\,0)" $out/no-key-at-start.mkv
+# Grows to twice its size after 24 pictures.
+$ff -t 1 $pictures $as709 -c:v mpeg2video -q:v 6 -bf 0 -g 12 -f mpegts $work/small.ts
+$ff $pictures -vf "select=gte(n\\,24),setpts=N/24/TB,scale=704:192:flags=neighbor" -t 1 -c:v mpeg2video -q:v 6 -bf 0 -g 12 -output_ts_offset 1 -f mpegts $work/large.ts
+cat $work/small.ts $work/large.ts > $out/size-change.ts
+# Time stamps that repeat, go back, and are missing.
+$ff $pictures -c:v mjpeg -q:v 6 -pix_fmt yuvj420p -bsf:v "setts=pts=if(eq(mod(N\\,6)\\,3)\\,PREV_OUTPTS\\,if(eq(N\\,20)\\,PREV_OUTPTS-125\\,PTS))" $out/times-repeat.mkv
+$ff $pictures $as709 -c:v libx264 -pix_fmt yuv420p -g 24 -bf 2 -crf 22 -f h264 $out/no-times.h264
+# The muxer mends times as it writes: in the blocks' heads (times since the cluster's start, in ms) they are made wrong
+# again, some as the one before, one behind it.
+python3 - $out/times-repeat.mkv <<'PY'
+import struct, sys
+data = open(sys.argv[1], "rb").read()
+block = lambda ms: b"\x81" + struct.pack(">h", ms) + b"\x80"
+for written, wrong in [(84, 83), (334, 333), (250, 150)]:
+    assert block(written) in data
+    data = data.replace(block(written), block(wrong))
+open(sys.argv[1], "wb").write(data)
+PY

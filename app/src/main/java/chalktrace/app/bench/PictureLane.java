@@ -13,7 +13,7 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 
-/** Small pictures of the footage in front, running under the gate; a file that is missing says so here. */
+/** Small pictures of the footage in front that runs, running under the gate; a file that is missing says so here. */
 final class PictureLane extends Lane {
 
     private static final double WIDEST_ASPECT = 16.0 / 9;
@@ -25,7 +25,11 @@ final class PictureLane extends Lane {
 
     @Override
     void paint(GraphicsContext g, double width, double height) {
-        Optional<Footage> front = shown().footage().stream().findFirst();
+        // Footage that runs tells more than a still in front of it.
+        Optional<Footage> front = shown().footage().stream()
+                .filter(clip -> clip.visible() && !clip.isStill())
+                .findFirst()
+                .or(() -> shown().footage().stream().findFirst());
         if (front.isEmpty()) {
             return;
         }

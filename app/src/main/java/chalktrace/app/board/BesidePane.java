@@ -88,6 +88,12 @@ public final class BesidePane extends Region {
         stands.forEach(stand -> stand.tiles.close());
     }
 
+    /** It takes the height that the board has, and asks for none. */
+    @Override
+    protected double computePrefHeight(double width) {
+        return 0;
+    }
+
     private void show() {
         List<Footage> beside = session.document().shown().footage().stream()
                 .filter(clip -> clip.visible() && clip.where() == Footage.Where.BESIDE_BOARD)

@@ -46,7 +46,7 @@ final class PlacingFrame extends Pane {
         this.session = session;
         this.board = board;
         done = Buttons.edged(
-                Icons.CLOSE, "Placed", () -> session.view().placingProperty().set(null));
+                Icons.DONE, "Done", () -> session.view().placingProperty().set(null));
         done.setId("placed");
         done.getStyleClass().add("placed");
         edge.getStyleClass().add("placing-edge");

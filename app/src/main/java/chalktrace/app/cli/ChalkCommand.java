@@ -53,7 +53,10 @@ public final class ChalkCommand implements Callable<Integer> {
             err.println("chalk: " + oneLine(bad) + " See chalk "
                     + (bad.getCommandLine().getParent() == null
                             ? "--help."
-                            : bad.getCommandLine().getCommandName() + " --help."));
+                            : bad.getCommandLine()
+                                            .getCommandSpec()
+                                            .qualifiedName()
+                                            .replaceFirst("^chalk ", "") + " --help."));
             return BAD_USAGE;
         });
         line.setExecutionExceptionHandler((failure, command, parsed) -> {

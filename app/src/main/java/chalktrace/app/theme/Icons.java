@@ -42,6 +42,7 @@ public final class Icons {
     public static final Ikon AUDIBLE = MaterialDesignV.VOLUME_HIGH;
     public static final Ikon MUTED = MaterialDesignV.VOLUME_OFF;
 
+    public static final Ikon DONE = MaterialDesignC.CHECK;
     public static final Ikon AGAIN = MaterialDesignR.REFRESH;
     public static final Ikon PLACE = MaterialDesignC.CURSOR_MOVE;
     public static final Ikon DETACH = MaterialDesignL.LINK_OFF;

@@ -3,8 +3,8 @@ package chalktrace.media.codec;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.ShotMix;
 import chalktrace.media.UnreadableException;
+import java.io.IOException;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.List;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
@@ -19,14 +19,11 @@ import org.bytedeco.ffmpeg.swresample.SwrContext;
 import org.bytedeco.javacpp.FloatPointer;
 import org.bytedeco.javacpp.PointerPointer;
 
-/** Decodes the whole sound of a file to one or two channels at 48 kHz. */
+/** Decodes the sound of a file to one or two channels at 48 kHz. */
 public final class SoundDecoder implements AutoCloseable {
 
-    /** Sound is kept whole in memory: 15 minutes of two channels take 350 MB. */
-    static final int LONGEST_SECONDS = 15 * 60;
-
-    /** How many samples are made room for ahead, at the most. */
-    private static final long MOST_AHEAD = 16_000_000;
+    /** Longer sound is no part of one shot; five hours of two channels take 7 GB of the disk. */
+    static final int LONGEST_SECONDS = 5 * 60 * 60;
 
     /** A hole in the time stamps longer than this is filled with silence; shorter ones are rounding. */
     private static final double HOLE_SECONDS = 0.02;
@@ -40,8 +37,13 @@ public final class SoundDecoder implements AutoCloseable {
      */
     public record Decoded(PcmBuffer pcm, double startSeconds) {}
 
-    /** What a file says of its sound. */
-    public record Facts(int sampleRate, int channels) {}
+    /**
+     * What a file says of its sound.
+     *
+     * @param seconds how long it is, to within a packet where the file does not say it exactly
+     * @param startSeconds when its first sample is heard on the container's clock
+     */
+    public record Facts(int sampleRate, int channels, double seconds, double startSeconds) {}
 
     private final MediaInput input;
     private final int stream;
@@ -56,8 +58,8 @@ public final class SoundDecoder implements AutoCloseable {
     /** One for a source of one channel, which would lose 3 dB if it were spread over two; else two. */
     private int channels;
 
-    private float[] samples = new float[RATE];
-    private int length;
+    private final SoundStore store = new SoundStore();
+    private float[] converted = new float[0];
     private double startSeconds = Double.NaN;
 
     private SoundDecoder(MediaInput input, int stream) throws UnreadableException {
@@ -73,12 +75,27 @@ public final class SoundDecoder implements AutoCloseable {
         }
     }
 
-    /** What the file says of its sound, without decoding it. */
+    /** What the file says of its sound; only its start is decoded, and all of it where the file is silent about its length. */
     public static Facts facts(Path file) throws UnreadableException {
         try (SoundDecoder sound = open(file)) {
-            return new Facts(
-                    sound.decoder.sample_rate(), sound.decoder.ch_layout().nb_channels());
+            int rate = sound.decoder.sample_rate();
+            int channels = sound.decoder.ch_layout().nb_channels();
+            double stated = sound.statedSeconds();
+            if (stated > 0 && stated < LONGEST_SECONDS) {
+                sound.read(true);
+                return new Facts(rate, channels, stated, sound.startSeconds);
+            }
+            Decoded all = sound.run();
+            return new Facts(rate, channels, all.pcm().seconds(), all.startSeconds());
         }
+    }
+
+    private double statedSeconds() {
+        AVRational base = input.stream(stream).time_base();
+        long duration = input.stream(stream).duration();
+        return duration == avutil.AV_NOPTS_VALUE || base.den() == 0
+                ? Math.max(0, input.context().duration()) / (double) avutil.AV_TIME_BASE
+                : (double) duration * base.num() / base.den();
     }
 
     /** Whether a file that can be opened has sound. */
@@ -103,21 +120,32 @@ public final class SoundDecoder implements AutoCloseable {
     }
 
     private Decoded run() throws UnreadableException {
-        while (avformat.av_read_frame(input.context(), packet) >= 0) {
+        read(false);
+        flush();
+        try {
+            return new Decoded(store.finish(RATE, channels), startSeconds);
+        } catch (IOException e) {
+            throw noRoom(e);
+        }
+    }
+
+    /** @param startOnly whether to end with the first sound */
+    private void read(boolean startOnly) throws UnreadableException {
+        while (!(startOnly && resampler != null) && avformat.av_read_frame(input.context(), packet) >= 0) {
             if (packet.stream_index() == stream) {
                 avcodec.avcodec_send_packet(decoder, packet);
                 drain();
             }
             avcodec.av_packet_unref(packet);
         }
-        avcodec.avcodec_send_packet(decoder, null);
-        drain();
+        if (resampler == null || !startOnly) {
+            avcodec.avcodec_send_packet(decoder, null);
+            drain();
+        }
         if (resampler == null) {
             throw UnreadableException.of(
                     input.file(), "has a track for sound, but nothing in it can be decoded", "Copy it again.");
         }
-        flush();
-        return new Decoded(new PcmBuffer(RATE, channels, Arrays.copyOf(samples, length)), startSeconds);
     }
 
     private void drain() throws UnreadableException {
@@ -148,7 +176,7 @@ public final class SoundDecoder implements AutoCloseable {
     }
 
     private void convert(AVFrame from, int room) throws UnreadableException {
-        reserve(room);
+        requireRoom(room);
         try (FloatPointer out = new FloatPointer((long) Math.max(1, room) * channels);
                 PointerPointer<FloatPointer> planes = new PointerPointer<>(1)) {
             planes.put(0, out);
@@ -159,18 +187,25 @@ public final class SoundDecoder implements AutoCloseable {
                     from == null ? new PointerPointer<>() : from.extended_data(),
                     from == null ? 0 : from.nb_samples());
             if (made > 0) {
-                out.get(samples, length, made * channels);
-                length += made * channels;
+                converted = converted.length < made * channels ? new float[made * channels] : converted;
+                out.get(converted, 0, made * channels);
+                store.add(converted, made * channels);
             }
+        } catch (IOException e) {
+            throw noRoom(e);
         }
     }
 
     private void fillHole(double at) throws UnreadableException {
-        double expected = startSeconds + (double) (length / channels) / RATE;
+        double expected = startSeconds + (double) (store.count() / channels) / RATE;
         if (at - expected > HOLE_SECONDS + resamplerDelay()) {
             int silent = (int) Math.min(Integer.MAX_VALUE / 16, Math.round((at - expected) * RATE));
-            reserve(silent);
-            length += silent * channels;
+            requireRoom(silent);
+            try {
+                store.addSilence((long) silent * channels);
+            } catch (IOException e) {
+                throw noRoom(e);
+            }
         }
     }
 
@@ -178,18 +213,21 @@ public final class SoundDecoder implements AutoCloseable {
         return swresample.swr_get_delay(resampler, RATE) / (double) RATE;
     }
 
-    private void reserve(int moments) throws UnreadableException {
-        long needed = length + (long) moments * channels;
-        if (needed > (long) LONGEST_SECONDS * RATE * ShotMix.CHANNELS) {
+    private void requireRoom(int moments) throws UnreadableException {
+        if (store.count() + (long) moments * channels > (long) LONGEST_SECONDS * RATE * channels) {
             throw UnreadableException.of(
                     input.file(),
-                    "holds more than " + LONGEST_SECONDS / 60 + " minutes of sound",
+                    "holds more than " + LONGEST_SECONDS / 3600 + " hours of sound",
                     "Cut out the part that the shot needs.");
         }
-        if (needed > samples.length) {
-            samples = Arrays.copyOf(
-                    samples, (int) Math.min(Integer.MAX_VALUE - 16L, needed + Math.min(needed / 2, MOST_AHEAD)));
-        }
+    }
+
+    private UnreadableException noRoom(IOException e) {
+        return UnreadableException.of(
+                input.file(),
+                "holds sound for which the disk has no room (" + e.getMessage() + ")",
+                "Free some space where the system keeps temporary files.",
+                e);
     }
 
     private double seconds() {
@@ -228,6 +266,7 @@ public final class SoundDecoder implements AutoCloseable {
         avcodec.av_packet_free(packet);
         avutil.av_frame_free(frame);
         avcodec.avcodec_free_context(decoder);
+        store.close();
         input.close();
     }
 }

@@ -198,7 +198,7 @@ public final class VideoDecoder implements AutoCloseable {
                     // The picture did not come in its turn; a fresh start from the key decides.
                     jumpTo(start);
                 } else if (seen > n) {
-                    throw damaged(n);
+                    return lastBeforeAnEnd(n, start);
                 } else if (wanted.test(seen)) {
                     sink.take(seen, reader.read(frame));
                 }
@@ -209,6 +209,39 @@ public final class VideoDecoder implements AutoCloseable {
                 throw damaged(n);
             }
         }
+    }
+
+    /**
+     * A picture that does not come while later ones are fed: a decoder may drop what it holds back when the pictures change
+     * their size. It comes when the stream is made to end after it.
+     */
+    private Picture lastBeforeAnEnd(int n, int start) throws PictureUnavailableException {
+        jumpTo(start);
+        int last = index.packetOf(n);
+        boolean more = true;
+        while (more) {
+            int received = avcodec.avcodec_receive_frame(decoder, frame);
+            if (received == 0) {
+                int seen = index.pictureOf((int) frame.pts());
+                if (seen >= 0) {
+                    judge(seen, (int) frame.pts());
+                }
+                if (seen == n) {
+                    Picture picture = reader.read(frame);
+                    runStart = -1;
+                    return picture;
+                }
+            } else if (nextPacket <= last) {
+                more = feed();
+            } else if (!draining) {
+                draining = true;
+                avcodec.avcodec_send_packet(decoder, null);
+            } else {
+                more = false;
+            }
+        }
+        runStart = -1;
+        throw damaged(n);
     }
 
     /** What is wrong with a picture that was given: damage that the codec patched over, or another size. */
@@ -356,12 +389,16 @@ public final class VideoDecoder implements AutoCloseable {
     private void reopen() throws PictureUnavailableException {
         resetDecoder();
         try {
-            MediaInput again = MediaInput.open(input.file());
-            input.close();
-            input = again;
+            openInputAgain();
         } catch (UnreadableException e) {
             throw new PictureUnavailableException(e.getMessage(), e);
         }
+    }
+
+    private void openInputAgain() throws UnreadableException {
+        MediaInput again = MediaInput.open(input.file());
+        input.close();
+        input = again;
     }
 
     private void resetDecoder() {
@@ -398,7 +435,8 @@ public final class VideoDecoder implements AutoCloseable {
 
     /** For files without times: one pass through the decoder tells the order in which pictures are seen. */
     private int[] orderOfDecoding(List<PacketIndex.Packet> packets) throws UnreadableException {
-        avformat.av_seek_frame(input.context(), -1, 0, avformat.AVSEEK_FLAG_BACKWARD);
+        // A bare stream of pictures can't be rewound.
+        openInputAgain();
         List<Integer> order = new ArrayList<>();
         int number = 0;
         boolean more = true;

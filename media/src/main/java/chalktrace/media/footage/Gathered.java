@@ -12,6 +12,7 @@ import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.sound.SoundFiles;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -36,11 +37,12 @@ public record Gathered(
      * @throws UnreadableException when it can't be taken in
      */
     public static Gathered from(Path file, int startFrame) throws UnreadableException {
-        MediaFacts facts = MediaFacts.of(file);
-        if (facts.pictures().isEmpty()) {
+        boolean mayBeSound = !Files.isDirectory(file) && !References.isPicture(file);
+        if (mayBeSound && !MediaFacts.hasPictures(file)) {
             return sound(file, startFrame);
         }
         try (Reference reference = References.open(file)) {
+            MediaFacts facts = MediaFacts.of(file, reference);
             return new Gathered(
                     file.toAbsolutePath().normalize(),
                     Optional.of(new Pictures(
@@ -56,7 +58,7 @@ public record Gathered(
         return new Gathered(
                 file.toAbsolutePath().normalize(),
                 Optional.empty(),
-                Optional.of(SoundFiles.read(file).seconds()),
+                Optional.of(SoundFiles.seconds(file)),
                 0,
                 startFrame);
     }

@@ -1,7 +1,6 @@
 package chalktrace.media.footage;
 
 import chalktrace.core.picture.PictureSize;
-import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
@@ -25,30 +24,27 @@ public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Soun
     /** @throws UnreadableException when it is neither picture nor sound, or is damaged */
     public static MediaFacts of(Path file) throws UnreadableException {
         boolean mayHaveSound = !Files.isDirectory(file) && !References.isPicture(file);
-        if (mayHaveSound && SoundDecoder.has(file)) {
-            Optional<Sound> sound = Optional.of(sound(file));
-            return hasPictures(file)
-                    ? new MediaFacts("video", Optional.of(pictures(file)), sound, List.of())
-                    : new MediaFacts("sound", Optional.empty(), sound, List.of());
+        if (mayHaveSound && !hasPictures(file)) {
+            return new MediaFacts("sound", Optional.empty(), Optional.of(sound(file)), List.of());
         }
         try (Reference reference = References.open(file)) {
-            return new MediaFacts(
-                    reference.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
-                    Optional.of(pictures(reference)),
-                    Optional.empty(),
-                    reference.notes());
+            return of(file, reference);
         }
+    }
+
+    /** As {@link #of(Path)}, of footage that is open. */
+    static MediaFacts of(Path file, Reference reference) throws UnreadableException {
+        boolean hasSound = reference.kind() == Reference.Kind.VIDEO && SoundDecoder.has(file);
+        return new MediaFacts(
+                reference.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                Optional.of(pictures(reference)),
+                hasSound ? Optional.of(sound(file)) : Optional.empty(),
+                reference.notes());
     }
 
     /** Whether a media file holds pictures to step through, cover art left out. */
     public static boolean hasPictures(Path file) throws UnreadableException {
         return VideoDecoder.has(file);
-    }
-
-    private static Pictures pictures(Path file) throws UnreadableException {
-        try (Reference reference = References.open(file)) {
-            return pictures(reference);
-        }
     }
 
     private static Pictures pictures(Reference reference) {
@@ -59,7 +55,6 @@ public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Soun
 
     private static Sound sound(Path file) throws UnreadableException {
         SoundDecoder.Facts facts = SoundDecoder.facts(file);
-        PcmBuffer pcm = SoundDecoder.decode(file).pcm();
-        return new Sound(facts.sampleRate(), facts.channels(), pcm.seconds());
+        return new Sound(facts.sampleRate(), facts.channels(), facts.seconds());
     }
 }

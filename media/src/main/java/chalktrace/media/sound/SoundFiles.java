@@ -21,13 +21,18 @@ public final class SoundFiles {
         return SoundDecoder.decode(file).pcm();
     }
 
+    /** How long a file's sound is, as far as the file says it. */
+    public static double seconds(Path file) throws UnreadableException {
+        return SoundDecoder.facts(file).seconds();
+    }
+
     /**
      * How long after the picture the sound of a video starts, in seconds; negative when it starts before.
      *
      * @param pictureStartSeconds when picture 0 is seen on the file's clock
      */
     public static double offset(Path video, double pictureStartSeconds) throws UnreadableException {
-        return SoundDecoder.decode(video).startSeconds() - pictureStartSeconds;
+        return SoundDecoder.facts(video).startSeconds() - pictureStartSeconds;
     }
 
     /** Writes 16-bit WAV. */

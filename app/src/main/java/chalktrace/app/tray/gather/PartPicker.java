@@ -24,8 +24,8 @@ import javafx.scene.shape.Rectangle;
 /** A small whole picture on which a part is chosen by dragging over it. */
 final class PartPicker extends Pane {
 
-    private static final int WIDTH = 256;
-    private static final int HIGHEST = 200;
+    private static final int WIDTH = 208;
+    private static final int HIGHEST = 180;
 
     private final Session session;
     private final Consumer<Region> chosen;

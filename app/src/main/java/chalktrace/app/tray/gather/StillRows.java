@@ -44,7 +44,7 @@ final class StillRows extends VBox {
         pictureRow = new HBox(8, Rows.quiet("picture"), picture, Rows.quiet("of its pictures, from 1"));
         pictureRow.setAlignment(Pos.CENTER_LEFT);
         part = new PartPicker(session, this::setPart);
-        another = Buttons.edged(Icons.ADD, "Another view from this frame on", this::addView);
+        another = Buttons.edged(Icons.ADD, "Another view from here on", this::addView);
         another.setId("another-view");
         chosen = new VBox(
                 6,
