@@ -8,8 +8,11 @@ import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.shot.StillView;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.export.ShotExport;
@@ -17,14 +20,17 @@ import chalktrace.media.testing.Clips;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.List;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** Taking footage in, with pointer and keys: looked at first, then the part that is wanted at the pace that is wanted. */
 @ExtendWith(ApplicationExtension.class)
@@ -174,6 +180,94 @@ class GatherTest {
                 && window.session.footages().opened().size() == 2);
         assertThat(shot().footage()).extracting(Footage::file).allMatch(file -> Files.exists(Path.of(file)));
         assertThat(shot().sounds()).allMatch(clip -> Files.exists(Path.of(clip.file())));
+    }
+
+    @Test
+    void aPoseOfASheetStandsBesideTheBoardAnotherFromALaterFrameOn(FxRobot robot) throws Exception {
+        Path sheet = folder.resolve("poses.png");
+        ShotExport.png(Clips.picture(5), Clips.SIZE, sheet);
+        robot.interact(() -> window.workbench.drop(List.of(sheet)));
+        window.await(() -> shot().footage().size() == 1);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
+        window.awaitSettled();
+        window.click(robot, "where-beside");
+        window.click(robot, "fold-look");
+        window.click(robot, "fold-still");
+        window.await(() -> picker(robot).getWidth() > 100);
+        dragOverPicker(robot, 0.1, 0.1, 0.6, 0.9);
+        assertThat(shot().footage().get(0).where()).isEqualTo(Footage.Where.BESIDE_BOARD);
+        Region chosen = shot().footage().get(0).views().get(0).region();
+        assertThat(chosen.x()).isCloseTo(0.1, within(0.03));
+        assertThat(chosen.width()).isCloseTo(0.5, within(0.03));
+
+        robot.interact(() -> window.session.transport().go(12));
+        window.click(robot, "another-view");
+        dragOverPicker(robot, 0.7, 0.2, 1.4, 0.8);
+        List<StillView> views = shot().footage().get(0).views();
+        assertThat(views).extracting(StillView::start).containsExactly(0, 12);
+        assertThat(views.get(0).region()).isEqualTo(chosen);
+        assertThat(views.get(1).region().x() + views.get(1).region().width())
+                .as("cut at the picture's edge")
+                .isCloseTo(1, within(1e-9));
+    }
+
+    private static Pane picker(FxRobot robot) {
+        return robot.lookup("#part-picker").queryAs(Pane.class);
+    }
+
+    /** From one place of the picture to another, in parts of its width and height. */
+    private void dragOverPicker(FxRobot robot, double x0, double y0, double x1, double y1) {
+        WaitForAsyncUtils.waitForFxEvents();
+        Pane picker = picker(robot);
+        double width = picker.getWidth();
+        double height = picker.getHeight();
+        robot.drag(window.onFx(() -> picker.localToScreen(x0 * width, y0 * height)))
+                .dropTo(window.onFx(() -> picker.localToScreen(x1 * width, y1 * height)));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void footageIsPlacedOnTheBoardByHand(FxRobot robot) throws Exception {
+        robot.interact(() -> window.workbench.drop(List.of(first())));
+        window.await(() -> shot().footage().size() == 1);
+        robot.interact(() -> window.session
+                .view()
+                .placingProperty()
+                .set(shot().footage().get(0).id()));
+        window.awaitSettled();
+        Placement before = shot().footage().get(0).placement();
+        robot.drag(window.onScreen(100, 60)).dropTo(window.onScreen(50, 48));
+        Placement moved = shot().footage().get(0).placement();
+        assertThat(moved.x() - before.x()).isCloseTo(-50, within(1.5));
+        assertThat(moved.y() - before.y()).isCloseTo(-12, within(1.5));
+        // From its lower right corner half the way to its middle.
+        robot.drag(window.onScreen(352 + moved.x(), 96 + moved.y()))
+                .dropTo(window.onScreen(264 + moved.x(), 72 + moved.y()));
+        assertThat(shot().footage().get(0).placement().scale()).isCloseTo(0.5, within(0.03));
+        window.click(robot, "placed");
+        assertThat(shot().levels()).as("nothing was drawn").allMatch(level -> level.drawings()
+                .isEmpty());
+        robot.press(KeyCode.CONTROL).type(KeyCode.Z).type(KeyCode.Z).release(KeyCode.CONTROL);
+        assertThat(shot().footage().get(0).placement())
+                .as("two steps of the history")
+                .isEqualTo(before);
+    }
+
+    @Test
+    void aFileThatWasChangedIsOfferedAndReadAgain(FxRobot robot) throws Exception {
+        Path file = first();
+        robot.interact(() -> window.workbench.drop(List.of(file)));
+        window.await(() -> window.session.footages().opened().size() == 1);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
+        Path other = Clips.numbered(folder.resolve("other.mp4"), 20, FrameRate.FILM, -1);
+        Files.move(other, file, StandardCopyOption.REPLACE_EXISTING);
+        window.await(() -> !window.session.footages().changed().isEmpty());
+        window.await(() -> robot.lookup("#read-again").query().isVisible());
+        WaitForAsyncUtils.waitForFxEvents();
+        window.click(robot, "read-again");
+        window.await(() -> window.session.footages().opened().values().stream()
+                .anyMatch(reference -> reference.times().count() == 20));
+        assertThat(window.session.footages().changed()).isEmpty();
     }
 
     private Path first() {

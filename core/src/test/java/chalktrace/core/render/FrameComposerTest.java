@@ -9,6 +9,7 @@ import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
@@ -199,5 +200,56 @@ class FrameComposerTest {
         // The upper right corner of what is stored becomes the upper left corner of what is seen.
         assertThat(upright[0]).isEqualTo(0xFF00FF00);
         assertThat(Arrays.stream(upright).filter(word -> word == 0xFF00FF00)).hasSize(1);
+    }
+
+    @Test
+    void aPartOfASheetFillsThePictureAndTheRestDoesNotShow() {
+        // Four quarters: red, green, blue, white.
+        ArgbPicture sheet = new ArgbPicture(new PictureSize(320, 180), quarters(320, 180));
+        Footage still = Footage.of("f", "sheet", "/sheet.png", new Conform(0, 0, 1, 1, Conform.Pace.HELD));
+        FootagePictures pictures = (footage, frame) -> Optional.of(new FootagePictures.Shown(
+                sheet, sheet.size(), 0, frame == 0 ? new Region(0.5, 0, 0.5, 0.5) : new Region(0, 0.5, 0.5, 0.5)));
+        Shot shot = Shots.empty().withFootage(List.of(still));
+        int[] first = whole(shot, 0, EXPORT, pictures);
+        int[] second = whole(shot, 1, EXPORT, pictures);
+        for (int[] place : new int[][] {{1, 1}, {318, 1}, {1, 178}, {318, 178}}) {
+            assertThat(at(first, place[0], place[1])).isEqualTo(0xFF00FF00);
+            assertThat(at(second, place[0], place[1])).isEqualTo(0xFF0000FF);
+        }
+        int[] turned = whole(
+                shot.withFootage(
+                        "f", f -> f.withPlacement(f.placement().withDegrees(45).withScale(0.5))),
+                0,
+                EXPORT,
+                pictures);
+        assertThat(turned).contains(0xFF00FF00).doesNotContain(0xFFFF0000, 0xFF0000FF);
+    }
+
+    @Test
+    void aStillBesideTheBoardIsNotOnThePictureAndFitsItsOwnPlace() {
+        ArgbPicture sheet = new ArgbPicture(new PictureSize(100, 100), quarters(100, 100));
+        Footage still = Footage.of("f", "sheet", "/sheet.png", new Conform(0, 0, 1, 1, Conform.Pace.HELD))
+                .withWhere(Footage.Where.BESIDE_BOARD)
+                .withPlacement(Placement.AS_IS.withPosition(900, 900));
+        FootagePictures pictures = (footage, frame) -> Optional.of(new FootagePictures.Shown(sheet, sheet.size(), 0));
+        assertThat(whole(Shots.empty().withFootage(List.of(still)), 0, EXPORT, pictures))
+                .containsOnly(0xFFFFFFFF);
+        int[] beside = composer()
+                .composeWhole(Scenes.beside(still, 0, new PictureSize(50, 200), pictures)
+                        .orElseThrow());
+        assertThat(beside[(100 - 20) * 50 + 5]).isEqualTo(0xFFFF0000);
+        assertThat(beside[(100 + 20) * 50 + 5]).isEqualTo(0xFF0000FF);
+    }
+
+    private static int[] quarters(int width, int height) {
+        int[] words = new int[width * height];
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                boolean right = x >= width / 2;
+                words[y * width + x] =
+                        y < height / 2 ? right ? 0xFF00FF00 : 0xFFFF0000 : right ? 0xFFFFFFFF : 0xFF0000FF;
+            }
+        }
+        return words;
     }
 }

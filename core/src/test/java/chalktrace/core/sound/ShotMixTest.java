@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.testing.Shots;
+import java.nio.FloatBuffer;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -62,6 +63,36 @@ class ShotMixTest {
         ShotMix mix = ShotMix.of(with(at("a", -50.0 / ShotMix.SAMPLE_RATE)), clip -> Optional.of(QUARTER));
         assertThat(mix.render(0, 51)[2 * 49]).isEqualTo(0.25f);
         assertThat(mix.render(0, 51)[2 * 50]).isZero();
+    }
+
+    @Test
+    void whatIsTrimmedIsSilentAndTheRestStaysInItsPlace() {
+        float[] rising = new float[100];
+        for (int i = 0; i < rising.length; i++) {
+            rising[i] = i / 1000f;
+        }
+        PcmBuffer sound = new PcmBuffer(ShotMix.SAMPLE_RATE, 1, rising);
+        SoundClip trimmed =
+                at("a", 0).withTrim(new SoundClip.Trim(20.0 / ShotMix.SAMPLE_RATE, 30.0 / ShotMix.SAMPLE_RATE));
+        float[] heard = ShotMix.of(with(trimmed), clip -> Optional.of(sound)).render(0, 100);
+        assertThat(heard[2 * 19]).isZero();
+        assertThat(heard[2 * 20]).isEqualTo(rising[20]);
+        assertThat(heard[2 * 69]).isEqualTo(rising[69]);
+        assertThat(heard[2 * 70]).isZero();
+    }
+
+    @Test
+    void soundInPiecesIsTheSameAsInOne() {
+        FloatBuffer one = FloatBuffer.allocate(PcmBuffer.PIECE);
+        FloatBuffer two = FloatBuffer.wrap(new float[] {0.1f, 0.2f, 0.3f, 0.4f});
+        one.put(PcmBuffer.PIECE - 1, 0.9f);
+        PcmBuffer sound = new PcmBuffer(ShotMix.SAMPLE_RATE, 2, PcmBuffer.PIECE + 4L, List.of(one, two));
+        int last = PcmBuffer.PIECE / 2;
+        assertThat(sound.length()).isEqualTo(last + 2);
+        assertThat(sound.at(last - 1, 1)).isEqualTo(0.9f);
+        assertThat(sound.at(last, 0)).isEqualTo(0.1f);
+        assertThat(sound.at(last + 1, 1)).isEqualTo(0.4f);
+        assertThat(sound.at(last + 2, 0)).isZero();
     }
 
     @Test

@@ -94,6 +94,31 @@ class ConformTest {
         assertThat(report.dropped()).hasSize(6);
     }
 
+    /** Worked out by hand: 25 pictures in a second meet 24 frames, so one is left out and none repeats. */
+    @Test
+    void videoOfTwentyFiveLosesOnePictureASecondInFilm() {
+        PictureTimes second = PictureTimes.even(FrameRate.of(25), 25);
+        ConformReport report = ConformReport.of(Conform.whole(0, second), FrameRate.FILM, second);
+        assertThat(report.rows()).hasSize(24);
+        assertThat(report.dropped()).hasSize(1);
+        assertThat(report.repeated()).isEmpty();
+    }
+
+    /**
+     * Worked out by hand: a phone's clip of 30 that skips, with pictures at 0, 1, 2, 6, 7 and 12 thirtieths, the last
+     * shown for one. Frames of film lie at 0, 1.25, 2.5, 3.75, 5, 6.25, 7.5, 8.75, 10, 11.25 thirtieths.
+     */
+    @Test
+    void picturesOfAPhoneThatSkipsAreTakenByTheirOwnTimes() {
+        PictureTimes times =
+                PictureTimes.of(new double[] {0, 1 / 30.0, 2 / 30.0, 6 / 30.0, 7 / 30.0, 12 / 30.0}, 1 / 30.0);
+        Conform whole = Conform.whole(0, times);
+        int[] shown = IntStream.range(0, 10)
+                .map(frame -> whole.pictureAt(frame, FrameRate.FILM, times).orElse(-1))
+                .toArray();
+        assertThat(shown).containsExactly(0, 1, 2, 2, 3, 3, 4, 4, 5, 5);
+    }
+
     @Test
     void onePictureIsHeldForTheWholeShot() {
         PictureTimes times = PictureTimes.even(FrameRate.FILM, 1);
