@@ -5,6 +5,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.stroke.Ink;
@@ -71,7 +72,9 @@ final class Material {
             runs.add(Exposure.of(f, 2, f / 2 + 1));
         }
         return shot.withLevel(
-                LEVEL, level -> new Level(level.id(), level.name(), true, false, 1, drawings, new Exposures(runs)));
+                LEVEL,
+                level -> new Level(
+                        level.id(), level.name(), true, false, 1, LevelStyle.ROUGH, drawings, new Exposures(runs)));
     }
 
     static List<Stroke> strokes(int seed, int count) {

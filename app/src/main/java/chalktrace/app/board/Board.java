@@ -4,8 +4,8 @@ import chalktrace.app.board.pen.MousePen;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PenSample;
-import chalktrace.core.stroke.StrokeWidth;
 import java.awt.geom.Point2D;
 import java.io.File;
 import java.nio.file.Path;
@@ -130,9 +130,9 @@ public final class Board extends StackPane {
 
     private void sizeRing() {
         boolean dusting = session.view().toolProperty().get() == View.Tool.DUSTER;
-        double width =
-                session.shot().chalk(session.selection().chalkProperty().get()).width();
-        double radius = dusting ? PenHand.DUSTER_RADIUS : Math.max(2, StrokeWidth.radius(width, 1) * view.scale());
+        LineShape line =
+                session.shot().chalk(session.selection().chalkProperty().get()).line();
+        double radius = dusting ? PenHand.DUSTER_RADIUS : Math.max(2, line.radius(1) * view.scale());
         ring.setRadius(radius);
         outerRing.setRadius(radius + 1);
     }

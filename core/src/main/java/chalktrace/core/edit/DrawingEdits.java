@@ -35,7 +35,7 @@ public final class DrawingEdits {
         double reach = radius / run.get().placement().scale();
         return drawing.get().strokes().stream()
                 .filter(stroke ->
-                        StrokeHit.distance(stroke, shot.chalk(stroke.chalk()).width(), place.getX(), place.getY())
+                        StrokeHit.distance(stroke, shot.chalk(stroke.chalk()).line(), place.getX(), place.getY())
                                 <= reach)
                 .toList();
     }

@@ -1,5 +1,6 @@
 package chalktrace.core.edit;
 
+import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
@@ -12,6 +13,7 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /**
  * Where the next stroke lands: said before the pen comes down, and used when it does.
@@ -83,7 +85,30 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
     public Edit draw(Stroke stroke) {
         return new Edit(
                 kind == Kind.NEW_DRAWING ? "draw drawing " + drawing : "draw",
-                shot -> canDraw() ? shot.withLevel(level, l -> place(shot, l, stroke)) : shot);
+                shot -> canDraw()
+                        ? shot.withLevel(
+                                level,
+                                l -> place(
+                                        shot,
+                                        l,
+                                        (to, inDrawing) -> to.plus(new Stroke(
+                                                stroke.chalk(), stroke.curve().transformed(inDrawing)))))
+                        : shot);
+    }
+
+    /** The edit that puts a painted area, given as it looks on the picture, onto its drawing. */
+    public Edit paint(Fill fill) {
+        return new Edit(
+                "paint",
+                shot -> canDraw()
+                        ? shot.withLevel(
+                                level,
+                                l -> place(
+                                        shot,
+                                        l,
+                                        (to, inDrawing) -> to.plus(new Fill(
+                                                fill.chalk(), fill.area().transformed(inDrawing)))))
+                        : shot);
     }
 
     /** The edit that makes the new drawing without a stroke yet; on a drawing that shows it does nothing. */
@@ -95,14 +120,14 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
                         : shot);
     }
 
-    private Level place(Shot shot, Level to, Stroke stroke) {
+    /** @param add adds to a drawing, given the way from the picture to the drawing's own places */
+    private Level place(Shot shot, Level to, BiFunction<Drawing, AffineTransform, Drawing> add) {
         if (kind == Kind.NEW_DRAWING) {
-            return exposeNew(to, Drawing.empty(drawing).plus(stroke));
+            return exposeNew(to, add.apply(Drawing.empty(drawing), new AffineTransform()));
         }
         Placement placement =
                 to.exposures().at(frames.start()).map(Exposure::placement).orElse(Placement.AS_IS);
-        Stroke inDrawing = new Stroke(stroke.chalk(), stroke.curve().transformed(toDrawing(shot, placement)));
-        return to.with(to.drawing(drawing).orElse(Drawing.empty(drawing)).plus(inDrawing));
+        return to.with(add.apply(to.drawing(drawing).orElse(Drawing.empty(drawing)), toDrawing(shot, placement)));
     }
 
     private Level exposeNew(Level to, Drawing made) {

@@ -21,6 +21,17 @@ final class Blend {
         return above + scale(below, 256 - alpha - (alpha >> 7)) | 0xFF000000;
     }
 
+    /** A premultiplied word multiplied onto an opaque one: white changes nothing, black gives black. */
+    static int multiply(int below, int above) {
+        int clear = 255 - (above >>> 24);
+        int out = 0xFF000000;
+        for (int shift = 0; shift <= 16; shift += 8) {
+            int factor = (above >> shift & 255) + clear;
+            out |= ((below >> shift & 255) * Math.min(255, factor) + 127) / 255 << shift;
+        }
+        return out;
+    }
+
     /** Between two opaque words: share 0 is {@code a}, 256 is {@code b}. */
     static int mix(int a, int b, int share) {
         return scale(a, 256 - share) + scale(b, share) | 0xFF000000;

@@ -66,6 +66,28 @@ final class Raster {
         }
     }
 
+    /** The words of a tile's area, row after row, clear where nothing is painted. */
+    int[] alone(PixelTile tile) {
+        int[] out = new int[tile.width() * tile.height()];
+        int from = Math.max(top, tile.y());
+        int to = Math.min(top + height, tile.y() + tile.height());
+        for (int y = from; y < to; y++) {
+            for (int run = firstRunOfRow[y - top]; run < firstRunOfRow[y - top + 1]; run++) {
+                int first = Math.max(runX[run], tile.x());
+                int end = Math.min(runX[run] + runStart[run + 1] - runStart[run], tile.x() + tile.width());
+                if (first < end) {
+                    System.arraycopy(
+                            words,
+                            runStart[run] + first - runX[run],
+                            out,
+                            (y - tile.y()) * tile.width() + first - tile.x(),
+                            end - first);
+                }
+            }
+        }
+        return out;
+    }
+
     private void lay(int from, int[] below, int at, int count, int share) {
         for (int i = 0; i < count; i++) {
             int word = words[from + i];

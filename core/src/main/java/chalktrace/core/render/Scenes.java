@@ -1,9 +1,12 @@
 package chalktrace.core.render;
 
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
@@ -34,10 +37,7 @@ public final class Scenes {
             if (options.onionOf().filter(level.id()::equals).isPresent()) {
                 addOnion(shot, level, frame, layers);
             }
-            level.exposures()
-                    .at(frame)
-                    .flatMap(run -> layer(shot, level, run, InkLook.CHALK, shot.opacityOf(level)))
-                    .ifPresent(layers::add);
+            styled(shot, i, frame, options).ifPresent(layers::add);
             if (options.penOn().filter(level.id()::equals).isPresent()) {
                 options.livePen().ifPresent(layers::add);
             }
@@ -82,6 +82,45 @@ public final class Scenes {
                 .flatMap(place -> shot.mouthAt(frame)
                         .map(span -> new MouthLayer(MouthChart.shipped().shape(span.shape()), place)))
                 .ifPresent(layers::add);
+    }
+
+    /** What a level shows, in its own style. */
+    private static Optional<DrawingLayer> styled(Shot shot, int index, int frame, SceneOptions options) {
+        Level level = shot.levels().get(index);
+        Optional<Exposure> run = level.exposures().at(frame);
+        Optional<Drawing> drawing = run.flatMap(r -> level.drawing(r.drawing()));
+        if (drawing.isEmpty()) {
+            return Optional.empty();
+        }
+        LevelStyle style = level.style();
+        Optional<DrawingLayer> within = Optional.empty();
+        if (style.clipped() && index + 1 < shot.levels().size()) {
+            within = styled(shot, index + 1, frame, options);
+            if (within.isEmpty()) {
+                return Optional.empty();
+            }
+        }
+        return Optional.of(new DrawingLayer(
+                drawing.get(),
+                chalks(shot, style, options),
+                InkLook.CHALK,
+                run.get().placement(),
+                shot.opacityOf(level),
+                style.multiply(),
+                within));
+    }
+
+    /** The shot's chalks as a level shows them: tinted, and without those that only bound areas in what is handed on. */
+    private static List<Chalk> chalks(Shot shot, LevelStyle style, SceneOptions options) {
+        boolean bounds =
+                options.finished() && shot.chalks().stream().anyMatch(chalk -> chalk.role() == Chalk.Role.BOUNDARY);
+        if (style.tint().isEmpty() && !bounds) {
+            return shot.chalks();
+        }
+        return shot.chalks().stream()
+                .map(chalk -> style.tint().map(chalk::withColor).orElse(chalk))
+                .map(chalk -> bounds && chalk.role() == Chalk.Role.BOUNDARY ? chalk.withOpacity(0) : chalk)
+                .toList();
     }
 
     private static Optional<SceneLayer> layer(Shot shot, Level level, Exposure run, InkLook look, double opacity) {

@@ -12,6 +12,7 @@ public record StrokeLayer(Stroke stroke, Chalk chalk, double opacity) implements
     public void paint(Surface surface, PixelTile tile) {
         Rectangle area = tile.bounds();
         StrokePainter.paint(
+                        List.of(),
                         List.of(stroke),
                         id -> chalk,
                         InkLook.CHALK,

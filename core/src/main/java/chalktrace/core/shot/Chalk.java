@@ -1,34 +1,63 @@
 package chalktrace.core.shot;
 
 import chalktrace.core.picture.Rgb;
+import chalktrace.core.stroke.LineShape;
 
 /**
- * A named colour and line that strokes refer to: change it and every stroke of it follows.
+ * A named colour and line that strokes and painted areas refer to: change it and all of them follow.
  *
- * @param width in shot pixels at full pressure
+ * @param line how thick a stroke is
  * @param opacity 0 to 1
+ * @param role what it is used for
  */
-public record Chalk(String id, String name, Rgb color, double width, double opacity) {
+public record Chalk(String id, String name, Rgb color, LineShape line, double opacity, Role role) {
 
-    public static final double WIDEST = 400;
+    /** What a chalk is used for. */
+    public enum Role {
+        ROUGH,
+        LINE,
+        /** Bounds a painted area and is left out of what is handed on. */
+        BOUNDARY,
+        PAINT
+    }
 
-    /** @throws IllegalArgumentException when the width or opacity is out of bounds */
+    /** @throws IllegalArgumentException when the opacity is out of bounds */
     public Chalk {
-        if (!(width > 0 && width <= WIDEST) || !(opacity >= 0 && opacity <= 1)) {
-            throw new IllegalArgumentException("A chalk is above 0 and up to " + (int) WIDEST
-                    + " pixels wide, with an opacity of 0 to 1; \"" + name + "\" is not.");
+        if (!(opacity >= 0 && opacity <= 1)) {
+            throw new IllegalArgumentException("A chalk has an opacity of 0 to 1; \"" + name + "\" has not.");
         }
     }
 
+    /** A round chalk for lines. @param width in shot pixels at full pressure */
+    public Chalk(String id, String name, Rgb color, double width, double opacity) {
+        this(id, name, color, LineShape.round(width), opacity, Role.LINE);
+    }
+
+    public double width() {
+        return line.width();
+    }
+
+    public Chalk withName(String newName) {
+        return new Chalk(id, newName, color, line, opacity, role);
+    }
+
+    public Chalk withLine(LineShape newLine) {
+        return new Chalk(id, name, color, newLine, opacity, role);
+    }
+
     public Chalk withWidth(double newWidth) {
-        return new Chalk(id, name, color, newWidth, opacity);
+        return withLine(line.withWidth(newWidth));
     }
 
     public Chalk withColor(Rgb newColor) {
-        return new Chalk(id, name, newColor, width, opacity);
+        return new Chalk(id, name, newColor, line, opacity, role);
     }
 
     public Chalk withOpacity(double newOpacity) {
-        return new Chalk(id, name, color, width, newOpacity);
+        return new Chalk(id, name, color, line, newOpacity, role);
+    }
+
+    public Chalk withRole(Role newRole) {
+        return new Chalk(id, name, color, line, opacity, newRole);
     }
 }

@@ -1,22 +1,34 @@
 package chalktrace.core.shot;
 
+import chalktrace.core.fill.Fill;
 import chalktrace.core.stroke.Stroke;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
 
 /**
- * One picture on a level.
+ * One picture on a level: lines over painted areas.
  *
  * @param number counted from 1 within its level; it names the drawing for good
  * @param strokes in the order in which they were drawn
+ * @param fills in the order in which they were painted, all under the strokes
  */
-public record Drawing(int number, List<Stroke> strokes) {
+public record Drawing(int number, List<Stroke> strokes, List<Fill> fills) {
 
     public Drawing {
         if (number < 1) {
             throw new IllegalArgumentException("Drawings are numbered from 1.");
         }
         strokes = List.copyOf(strokes);
+        fills = List.copyOf(fills);
+    }
+
+    /** Lines only. */
+    public Drawing(int number, List<Stroke> strokes) {
+        this(number, strokes, List.of());
     }
 
     public static Drawing empty(int number) {
@@ -26,18 +38,50 @@ public record Drawing(int number, List<Stroke> strokes) {
     public Drawing plus(Stroke stroke) {
         List<Stroke> more = new ArrayList<>(strokes);
         more.add(stroke);
-        return new Drawing(number, more);
+        return withStrokes(more);
+    }
+
+    public Drawing plus(Fill fill) {
+        List<Fill> more = new ArrayList<>(fills);
+        more.add(fill);
+        return withFills(more);
+    }
+
+    public Drawing withStrokes(List<Stroke> newStrokes) {
+        return new Drawing(number, newStrokes, fills);
+    }
+
+    public Drawing withFills(List<Fill> newFills) {
+        return new Drawing(number, strokes, newFills);
+    }
+
+    public boolean isEmpty() {
+        return strokes.isEmpty() && fills.isEmpty();
     }
 
     public Drawing without(List<Stroke> gone) {
-        List<Stroke> rest = new ArrayList<>(strokes);
-        // By identity: two equal strokes on top of each other are still two.
-        rest.removeIf(stroke -> gone.stream().anyMatch(g -> g == stroke));
-        return new Drawing(number, rest);
+        return replacing(gone, stroke -> List.of());
+    }
+
+    /** With others in the place of some strokes, by identity: two equal strokes on top of each other are still two. */
+    public Drawing replacing(List<Stroke> some, Function<Stroke, List<Stroke>> by) {
+        Set<Stroke> chosen = Collections.newSetFromMap(new IdentityHashMap<>());
+        chosen.addAll(some);
+        List<Stroke> out = new ArrayList<>();
+        for (Stroke stroke : strokes) {
+            if (chosen.contains(stroke)) {
+                out.addAll(by.apply(stroke));
+            } else {
+                out.add(stroke);
+            }
+        }
+        return withStrokes(out);
     }
 
     /** About how much memory the drawing takes. */
     public long bytes() {
-        return 48 + strokes.stream().mapToLong(Stroke::bytes).sum();
+        return 48
+                + strokes.stream().mapToLong(Stroke::bytes).sum()
+                + fills.stream().mapToLong(Fill::bytes).sum();
     }
 }

@@ -17,6 +17,7 @@ public record Level(
         boolean visible,
         boolean locked,
         double opacity,
+        LevelStyle style,
         List<Drawing> drawings,
         Exposures exposures) {
 
@@ -40,7 +41,7 @@ public record Level(
     }
 
     public static Level empty(String id, String name) {
-        return new Level(id, name, true, false, 1, List.of(), Exposures.NONE);
+        return new Level(id, name, true, false, 1, LevelStyle.ROUGH, List.of(), Exposures.NONE);
     }
 
     public Optional<Drawing> drawing(int number) {
@@ -62,27 +63,31 @@ public record Level(
         out.removeIf(d -> d.number() == drawing.number());
         out.add(drawing);
         out.sort(Comparator.comparingInt(Drawing::number));
-        return new Level(id, name, visible, locked, opacity, out, exposures);
+        return new Level(id, name, visible, locked, opacity, style, out, exposures);
     }
 
     public Level with(Exposures newExposures) {
-        return new Level(id, name, visible, locked, opacity, drawings, newExposures);
+        return new Level(id, name, visible, locked, opacity, style, drawings, newExposures);
     }
 
     public Level withName(String newName) {
-        return new Level(id, newName, visible, locked, opacity, drawings, exposures);
+        return new Level(id, newName, visible, locked, opacity, style, drawings, exposures);
     }
 
     public Level withVisible(boolean shown) {
-        return new Level(id, name, shown, locked, opacity, drawings, exposures);
+        return new Level(id, name, shown, locked, opacity, style, drawings, exposures);
     }
 
     public Level withLocked(boolean lock) {
-        return new Level(id, name, visible, lock, opacity, drawings, exposures);
+        return new Level(id, name, visible, lock, opacity, style, drawings, exposures);
     }
 
     public Level withOpacity(double newOpacity) {
-        return new Level(id, name, visible, locked, newOpacity, drawings, exposures);
+        return new Level(id, name, visible, locked, newOpacity, style, drawings, exposures);
+    }
+
+    public Level withStyle(LevelStyle newStyle) {
+        return new Level(id, name, visible, locked, opacity, newStyle, drawings, exposures);
     }
 
     private static Optional<Drawing> find(List<Drawing> drawings, int number) {

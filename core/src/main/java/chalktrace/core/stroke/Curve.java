@@ -75,6 +75,62 @@ public final class Curve {
                 + t * t * t * values[from + 9];
     }
 
+    /**
+     * The piece between two places, each the number of a segment plus how far along it, 0 to {@link #segments()}. It lies
+     * exactly on the curve (de Casteljau's subdivision).
+     *
+     * @throws IllegalArgumentException when the places are not in rising order or not on the curve
+     */
+    public Curve part(double from, double to) {
+        if (!(from >= 0 && from < to && to <= segments())) {
+            throw new IllegalArgumentException("A piece of a curve lies between two places on it, in rising order.");
+        }
+        int first = Math.min((int) Math.floor(from), segments() - 1);
+        int last = Math.max(first, (int) Math.ceil(to) - 1);
+        double[] out = new double[9 * (last - first + 1) + 3];
+        for (int s = first; s <= last; s++) {
+            double t0 = Math.max(0, from - s);
+            double t1 = Math.min(1, to - s);
+            for (int c = 0; c < 3; c++) {
+                for (int k = 0; k < 4; k++) {
+                    out[9 * (s - first) + 3 * k + c] = blossom(s, c, k < 3 ? t0 : t1, k < 2 ? t0 : t1, k < 1 ? t0 : t1);
+                }
+            }
+        }
+        return of(out);
+    }
+
+    /** The symmetric three-argument form of a segment, from which the control points of any piece of it come. */
+    private double blossom(int segment, int coordinate, double a, double b, double c) {
+        int from = 9 * segment + coordinate;
+        double p01 = mix(values[from], values[from + 3], a);
+        double p12 = mix(values[from + 3], values[from + 6], a);
+        double p23 = mix(values[from + 6], values[from + 9], a);
+        return mix(mix(p01, p12, b), mix(p12, p23, b), c);
+    }
+
+    private static double mix(double a, double b, double share) {
+        return a + (b - a) * share;
+    }
+
+    /** A place by the number of its segment plus how far along it. */
+    public double at(double place, int coordinate) {
+        if (segments() == 0) {
+            return values[coordinate];
+        }
+        int segment = Math.max(0, Math.min(segments() - 1, (int) Math.floor(place)));
+        return at(segment, place - segment, coordinate);
+    }
+
+    /** The other way round. */
+    public Curve reversed() {
+        double[] out = new double[values.length];
+        for (int p = 0; p < points(); p++) {
+            System.arraycopy(values, 3 * (points() - 1 - p), out, 3 * p, 3);
+        }
+        return new Curve(out);
+    }
+
     /** The middle line without its weight. */
     public Path2D path() {
         Path2D.Double path = new Path2D.Double();

@@ -10,33 +10,62 @@ package chalktrace.core.stroke;
 record Flattened(double[] x, double[] y, double[] radius) {
 
     private static final int MOST_PIECES = 64;
+    private static final int FINE_PIECES = 12;
 
     /**
-     * @param width the chalk's full width in pixels
+     * @param shape how thick the line is
      * @param tolerance how far a piece may lie from the curve, in pixels
      */
-    static Flattened of(Curve curve, double width, double tolerance) {
+    static Flattened of(Curve curve, LineShape shape, double tolerance) {
         int segments = curve.segments();
         int[] pieces = new int[segments];
         int count = 1;
         for (int s = 0; s < segments; s++) {
-            pieces[s] = pieces(curve, s, width, tolerance);
+            pieces[s] = pieces(curve, s, shape, tolerance);
             count += pieces[s];
         }
         Flattened out = new Flattened(new double[count], new double[count], new double[count]);
-        out.put(0, curve.x(0), curve.y(0), StrokeWidth.radius(width, curve.pressure(0)));
+        out.put(0, curve.x(0), curve.y(0), shape.radius(curve.pressure(0)));
         int at = 1;
         for (int s = 0; s < segments; s++) {
             for (int i = 1; i <= pieces[s]; i++) {
                 double t = i / (double) pieces[s];
-                out.put(at++, curve.at(s, t, 0), curve.at(s, t, 1), StrokeWidth.radius(width, curve.at(s, t, 2)));
+                out.put(at++, curve.at(s, t, 0), curve.at(s, t, 1), shape.radius(curve.at(s, t, 2)));
             }
         }
+        out.shapeTip(shape);
+        out.taper(shape);
         return out;
     }
 
     int count() {
         return x.length;
+    }
+
+    private void shapeTip(LineShape shape) {
+        if (shape.tip() != LineShape.Tip.FLAT) {
+            return;
+        }
+        for (int i = 0; i < count() && count() > 1; i++) {
+            int a = Math.max(0, i - 1);
+            int b = Math.min(count() - 1, i + 1);
+            double direction = Math.atan2(y[b] - y[a], x[b] - x[a]);
+            radius[i] *= shape.radius(1, direction) / shape.radius(1);
+        }
+    }
+
+    private void taper(LineShape shape) {
+        if (shape.taperPx() == 0 || count() == 1) {
+            return;
+        }
+        double[] length = new double[count()];
+        for (int i = 1; i < count(); i++) {
+            length[i] = length[i - 1] + Math.hypot(x[i] - x[i - 1], y[i] - y[i - 1]);
+        }
+        double all = length[count() - 1];
+        for (int i = 0; i < count(); i++) {
+            radius[i] *= shape.taper(Math.min(length[i], all - length[i]));
+        }
     }
 
     private void put(int at, double px, double py, double r) {
@@ -46,16 +75,20 @@ record Flattened(double[] x, double[] y, double[] radius) {
     }
 
     /** A cubic strays from its chords by at most an eighth of its greatest second derivative over the pieces squared. */
-    private static int pieces(Curve curve, int segment, double width, double tolerance) {
+    private static int pieces(Curve curve, int segment, LineShape shape, double tolerance) {
         int p = 3 * segment;
         double greatest = 0;
         for (int i = p; i < p + 2; i++) {
             double ddx = curve.x(i) - 2 * curve.x(i + 1) + curve.x(i + 2);
             double ddy = curve.y(i) - 2 * curve.y(i + 1) + curve.y(i + 2);
-            double ddw = (curve.pressure(i) - 2 * curve.pressure(i + 1) + curve.pressure(i + 2)) * width / 2;
+            double ddw = (curve.pressure(i) - 2 * curve.pressure(i + 1) + curve.pressure(i + 2)) * shape.width() / 2;
             greatest = Math.max(greatest, Math.sqrt(ddx * ddx + ddy * ddy + ddw * ddw));
         }
         int pieces = (int) Math.ceil(Math.sqrt(0.75 * greatest / tolerance));
+        if (shape.taperPx() > 0 || shape.tip() == LineShape.Tip.FLAT) {
+            // The width changes along a straight line too.
+            pieces = Math.max(pieces, FINE_PIECES);
+        }
         return Math.max(1, Math.min(MOST_PIECES, pieces));
     }
 }

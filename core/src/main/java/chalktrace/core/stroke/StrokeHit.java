@@ -10,10 +10,10 @@ public final class StrokeHit {
     /**
      * How far a place is from the ink of a stroke, in shot pixels: 0 or less when it lies on it.
      *
-     * @param chalkWidth full width of the stroke's chalk in pixels
+     * @param shape how thick the line is
      */
-    public static double distance(Stroke stroke, double chalkWidth, double x, double y) {
-        Flattened line = Flattened.of(stroke.curve(), chalkWidth, TOLERANCE_PX);
+    public static double distance(Stroke stroke, LineShape shape, double x, double y) {
+        Flattened line = Flattened.of(stroke.curve(), shape, TOLERANCE_PX);
         double nearest = Math.hypot(x - line.x()[0], y - line.y()[0]) - line.radius()[0];
         for (int i = 1; i < line.count(); i++) {
             double ax = line.x()[i - 1];

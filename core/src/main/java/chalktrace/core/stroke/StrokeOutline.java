@@ -24,13 +24,13 @@ public final class StrokeOutline {
     }
 
     /**
-     * @param chalkWidth full width at full pressure, in shot pixels
+     * @param shape how thick the line is
      * @param scale device pixels for a shot pixel: the outline is as fine as that needs
      * @return the outline in shot pixels, winding non-zero; a dot gives a disc
      */
-    public static Path2D of(Curve curve, double chalkWidth, double scale) {
+    public static Path2D of(Curve curve, LineShape shape, double scale) {
         double detail = TOLERANCE_PX / Math.max(scale, 1e-3);
-        StrokeOutline outline = new StrokeOutline(Flattened.of(curve, chalkWidth, detail), detail);
+        StrokeOutline outline = new StrokeOutline(Flattened.of(curve, shape, detail), detail);
         outline.build();
         return outline.path;
     }

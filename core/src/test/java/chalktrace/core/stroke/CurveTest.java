@@ -58,8 +58,9 @@ class CurveTest {
         for (int i = 0; i < 100; i++) {
             Coordinate place = new Coordinate(random.nextDouble(-50, 150), random.nextDouble(-60, 120));
             // JTS 1.20 as the reference implementation.
-            double expected = line.distance(geometry.createPoint(place)) - StrokeWidth.radius(8, 1);
-            assertThat(StrokeHit.distance(new Stroke("chalk-1", bend), 8, place.x, place.y))
+            double expected = line.distance(geometry.createPoint(place))
+                    - LineShape.round(8).radius(1);
+            assertThat(StrokeHit.distance(new Stroke("chalk-1", bend), LineShape.round(8), place.x, place.y))
                     .isCloseTo(expected, within(0.3));
         }
     }

@@ -41,8 +41,10 @@ class InkTest {
     @Test
     void theDusterReachesTheInkAndNotOnlyTheMiddleLine() {
         Stroke stroke = Shots.line(0, 0, 100, 0);
-        assertThat(StrokeHit.distance(stroke, 10, 50, StrokeWidth.radius(10, 1) - 0.1))
+        assertThat(StrokeHit.distance(
+                        stroke, LineShape.round(10), 50, LineShape.round(10).radius(1) - 0.1))
                 .isNegative();
-        assertThat(StrokeHit.distance(stroke, 10, 50, 25)).isCloseTo(25 - StrokeWidth.radius(10, 1), within(1e-6));
+        assertThat(StrokeHit.distance(stroke, LineShape.round(10), 50, 25))
+                .isCloseTo(25 - LineShape.round(10).radius(1), within(1e-6));
     }
 }

@@ -14,18 +14,18 @@ import org.locationtech.jts.geom.GeometryFactory;
 class StrokeOutlineTest {
 
     private static final double WIDTH = 10;
-    private static final double RADIUS = StrokeWidth.radius(WIDTH, 1);
+    private static final double RADIUS = LineShape.round(WIDTH).radius(1);
 
     @Test
     void aStraightLineCoversARectangleAndTwoHalfDiscs() {
-        Shape outline = StrokeOutline.of(Shots.line(0, 0, 100, 0).curve(), WIDTH, 4);
+        Shape outline = StrokeOutline.of(Shots.line(0, 0, 100, 0).curve(), LineShape.round(WIDTH), 4);
         double expected = 100 * 2 * RADIUS + Math.PI * RADIUS * RADIUS;
         assertThat(area(outline)).isCloseTo(expected, within(expected * 0.005));
     }
 
     @Test
     void aDotIsADisc() {
-        Shape outline = StrokeOutline.of(Curve.of(50, 50, 1), WIDTH, 4);
+        Shape outline = StrokeOutline.of(Curve.of(50, 50, 1), LineShape.round(WIDTH), 4);
         assertThat(area(outline)).isCloseTo(Math.PI * RADIUS * RADIUS, within(1.0));
         assertThat(outline.contains(50, 50)).isTrue();
     }
@@ -42,20 +42,22 @@ class StrokeOutlineTest {
                 .createLineString(middle)
                 .buffer(RADIUS, 32)
                 .getArea();
-        assertThat(area(StrokeOutline.of(bend, WIDTH, 4))).isCloseTo(expected, within(expected * 0.01));
+        assertThat(area(StrokeOutline.of(bend, LineShape.round(WIDTH), 4)))
+                .isCloseTo(expected, within(expected * 0.01));
     }
 
     @Test
     void lightPressureMakesAThinnerLine() {
         Curve light = Curve.of(0, 0, 0.2, 30, 0, 0.2, 60, 0, 0.2, 90, 0, 0.2);
         Curve hard = Curve.of(0, 0, 1, 30, 0, 1, 60, 0, 1, 90, 0, 1);
-        assertThat(area(StrokeOutline.of(light, WIDTH, 2))).isLessThan(area(StrokeOutline.of(hard, WIDTH, 2)) / 2);
+        assertThat(area(StrokeOutline.of(light, LineShape.round(WIDTH), 2)))
+                .isLessThan(area(StrokeOutline.of(hard, LineShape.round(WIDTH), 2)) / 2);
     }
 
     @Test
     void aLineThatCrossesItselfHasNoHoleAtTheCrossing() {
         Curve loop = Curve.of(0, 50, 1, 140, 20, 1, -40, 20, 1, 100, 50, 1);
-        Shape outline = StrokeOutline.of(loop, WIDTH, 4);
+        Shape outline = StrokeOutline.of(loop, LineShape.round(WIDTH), 4);
         for (int i = 0; i <= 100; i++) {
             assertThat(outline.contains(loop.at(0, i / 100.0, 0), loop.at(0, i / 100.0, 1)))
                     .isTrue();

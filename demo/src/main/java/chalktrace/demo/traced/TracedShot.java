@@ -8,6 +8,7 @@ import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelGroup;
+import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;
@@ -134,7 +135,7 @@ public final class TracedShot {
     }
 
     private static Level level(String id, String name, double opacity, List<Drawing> drawings, List<Exposure> runs) {
-        return new Level(id, name, true, false, opacity, drawings, new Exposures(runs));
+        return new Level(id, name, true, false, opacity, LevelStyle.ROUGH, drawings, new Exposures(runs));
     }
 
     private static List<Exposure> runs(int[] starts, int end) {

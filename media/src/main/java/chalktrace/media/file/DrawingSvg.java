@@ -1,5 +1,7 @@
 package chalktrace.media.file;
 
+import chalktrace.core.fill.Contours;
+import chalktrace.core.fill.Fill;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
@@ -63,6 +65,10 @@ final class DrawingSvg {
             xml.writeAttribute("height", Integer.toString(size.height()));
             xml.writeAttribute("viewBox", "0 0 " + size.width() + " " + size.height());
             xml.writeAttribute("overflow", "visible");
+            for (Fill fill : drawing.fills()) {
+                xml.writeCharacters("\n");
+                writeFill(xml, fill, chalks.apply(fill.chalk()));
+            }
             for (Stroke stroke : drawing.strokes()) {
                 xml.writeCharacters("\n");
                 writeStroke(xml, stroke, chalks.apply(stroke.chalk()));
@@ -80,6 +86,7 @@ final class DrawingSvg {
     /** @throws BrokenDrawing when it is not such a drawing */
     static Drawing read(int number, byte[] svg) throws BrokenDrawing {
         List<Stroke> strokes = new ArrayList<>();
+        List<Fill> fills = new ArrayList<>();
         try {
             XMLStreamReader xml = reader().createXMLStreamReader(new ByteArrayInputStream(svg));
             boolean isSvg = false;
@@ -90,16 +97,20 @@ final class DrawingSvg {
                 isSvg |= xml.getLocalName().equals("svg");
                 String curve = xml.getAttributeValue(OWN, "curve");
                 if (curve != null) {
-                    if (strokes.size() == MOST_STROKES) {
+                    if (strokes.size() + fills.size() >= MOST_STROKES) {
                         throw new BrokenDrawing("has more than " + MOST_STROKES + " strokes", null);
                     }
                     strokes.add(stroke(xml.getAttributeValue(OWN, "chalk"), curve));
+                }
+                String area = xml.getAttributeValue(OWN, "area");
+                if (area != null && fills.size() + strokes.size() < MOST_STROKES) {
+                    fills.add(fill(xml.getAttributeValue(OWN, "chalk"), area));
                 }
             }
             if (!isSvg) {
                 throw new BrokenDrawing("is no SVG drawing", null);
             }
-            return new Drawing(number, strokes);
+            return new Drawing(number, strokes, fills);
         } catch (XMLStreamException | IllegalArgumentException e) {
             throw new BrokenDrawing("is damaged (" + oneLine(e.getMessage()) + ")", e);
         }
@@ -113,17 +124,51 @@ final class DrawingSvg {
     }
 
     private static Stroke stroke(String chalk, String curve) {
-        StringTokenizer words = new StringTokenizer(curve);
+        return new Stroke(chalk == null ? "" : chalk, Curve.of(numbers(curve)));
+    }
+
+    private static Fill fill(String chalk, String area) {
+        List<double[]> rings = new ArrayList<>();
+        for (String ring : area.split(";")) {
+            if (!ring.isBlank()) {
+                rings.add(numbers(ring));
+            }
+        }
+        return new Fill(chalk == null ? "" : chalk, Contours.of(rings));
+    }
+
+    private static double[] numbers(String text) {
+        StringTokenizer words = new StringTokenizer(text);
         double[] values = new double[words.countTokens()];
         for (int i = 0; i < values.length; i++) {
             values[i] = Double.parseDouble(words.nextToken());
         }
-        return new Stroke(chalk == null ? "" : chalk, Curve.of(values));
+        return values;
+    }
+
+    private static void writeFill(XMLStreamWriter xml, Fill fill, Chalk chalk) throws XMLStreamException {
+        xml.writeEmptyElement("path");
+        xml.writeAttribute("d", pathText(fill.area().path().getPathIterator(null)));
+        xml.writeAttribute("fill", chalk.color().hex());
+        xml.writeAttribute("fill-rule", "evenodd");
+        if (chalk.opacity() < 1) {
+            xml.writeAttribute("fill-opacity", number(chalk.opacity()));
+        }
+        xml.writeAttribute("chalk", OWN, "chalk", fill.chalk());
+        StringBuilder area = new StringBuilder();
+        for (int r = 0; r < fill.area().rings(); r++) {
+            area.append(r == 0 ? "" : ";");
+            double[] ring = fill.area().ring(r);
+            for (int i = 0; i < ring.length; i++) {
+                area.append(i == 0 ? "" : " ").append(number(ring[i]));
+            }
+        }
+        xml.writeAttribute("chalk", OWN, "area", area.toString());
     }
 
     private static void writeStroke(XMLStreamWriter xml, Stroke stroke, Chalk chalk) throws XMLStreamException {
         Rgb color = chalk.color();
-        Path2D outline = StrokeOutline.of(stroke.curve(), chalk.width(), PREVIEW_SCALE);
+        Path2D outline = StrokeOutline.of(stroke.curve(), chalk.line(), PREVIEW_SCALE);
         xml.writeEmptyElement("path");
         xml.writeAttribute("d", pathText(outline.getPathIterator(null, PREVIEW_FLATNESS)));
         xml.writeAttribute("fill", color.hex());

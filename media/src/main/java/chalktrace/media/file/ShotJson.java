@@ -10,6 +10,7 @@ import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelGroup;
+import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
@@ -20,6 +21,7 @@ import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
+import chalktrace.core.stroke.LineShape;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
@@ -69,7 +71,11 @@ final class ShotJson {
                 .put("name", chalk.name())
                 .put("color", chalk.color().hex())
                 .put("width", chalk.width())
-                .put("opacity", chalk.opacity()));
+                .put("opacity", chalk.opacity())
+                .put("thinnest", chalk.line().thinnest())
+                .put("taper", chalk.line().taperPx())
+                .put("tip", word(chalk.line().tip()))
+                .put("role", word(chalk.role())));
         each(root, "levels", shot.levels(), (level, to) -> writeLevel(level, to, drawingFile));
         each(root, "groups", shot.groups(), ShotJson::writeGroup);
         each(root, "footage", shot.footage(), (clip, to) -> writeFootage(clip, to, path));
@@ -121,8 +127,9 @@ final class ShotJson {
                         f.text("id"),
                         f.text("name"),
                         Rgb.parse(f.text("color")),
-                        f.number("width"),
-                        f.number("opacity"))));
+                        line(f),
+                        f.number("opacity"),
+                        f.has("role") ? f.oneOf("role", Chalk.Role.class) : Chalk.Role.LINE)));
         List<Level> levels = new ArrayList<>();
         for (JsonFields item : fields.items("levels")) {
             levels.add(level(item, drawings));
@@ -192,6 +199,7 @@ final class ShotJson {
                 .put("visible", level.visible())
                 .put("locked", level.locked())
                 .put("opacity", level.opacity());
+        writeStyle(level.style(), to.putObject("style"));
         each(to, "drawings", level.drawings(), (drawing, d) -> d.put("number", drawing.number())
                 .put("file", drawingFile.of(level, drawing)));
         each(to, "exposures", level.exposures().runs(), (run, r) -> {
@@ -216,8 +224,34 @@ final class ShotJson {
                 f.flag("visible"),
                 f.flag("locked"),
                 f.number("opacity"),
+                f.has("style") ? f.object("style").make(ShotJson::style) : LevelStyle.ROUGH,
                 read,
                 new Exposures(runs)));
+    }
+
+    private static LineShape line(JsonFields f) throws JsonFields.WrongField {
+        LineShape round = LineShape.round(f.number("width"));
+        return f.has("tip")
+                ? new LineShape(
+                        round.width(), f.number("thinnest"), f.number("taper"), f.oneOf("tip", LineShape.Tip.class))
+                : round;
+    }
+
+    private static void writeStyle(LevelStyle style, ObjectNode to) {
+        to.put("role", word(style.role()))
+                .put("paints", style.paints().orElse(null))
+                .put("tint", style.tint().map(Rgb::hex).orElse(null))
+                .put("multiply", style.multiply())
+                .put("clipped", style.clipped());
+    }
+
+    private static LevelStyle style(JsonFields f) throws JsonFields.WrongField {
+        return new LevelStyle(
+                f.oneOf("role", LevelStyle.Role.class),
+                f.has("paints") ? Optional.of(f.text("paints")) : Optional.empty(),
+                f.has("tint") ? Optional.of(Rgb.parse(f.text("tint"))) : Optional.empty(),
+                f.flag("multiply"),
+                f.flag("clipped"));
     }
 
     private static void writeGroup(LevelGroup group, ObjectNode to) {
@@ -291,7 +325,9 @@ final class ShotJson {
                 f.flag("visible"),
                 f.flag("locked"),
                 f.has("mirrored") && f.flag("mirrored"),
-                f.has("where") ? f.oneOf("where", Footage.Where.class) : Footage.Where.UNDER_DRAWINGS,
+                f.has("where")
+                        ? f.oneOf("where", Footage.Where.class)
+                        : f.has("over") && f.flag("over") ? Footage.Where.OVER_DRAWINGS : Footage.Where.UNDER_DRAWINGS,
                 f.has("note") ? f.text("note") : "");
     }
 

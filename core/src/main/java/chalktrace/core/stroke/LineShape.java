@@ -1,0 +1,79 @@
+package chalktrace.core.stroke;
+
+/**
+ * How pressure, direction and the ends of a line become its thickness.
+ *
+ * @param width in shot pixels at full pressure
+ * @param thinnest the share of the width at a touch, 0 to 1; 1 for a line that pressure does not change
+ * @param taperPx over how many pixels each end runs to a point; 0 for round ends
+ * @param tip of the chalk
+ */
+public record LineShape(double width, double thinnest, double taperPx, Tip tip) {
+
+    public static final double WIDEST = 400;
+
+    /** A quarter of the width at a touch. */
+    public static final double USUAL_THINNEST = 0.25;
+
+    private static final double FLAT_THINNEST = 0.3;
+    private static final double FLAT_ANGLE = Math.toRadians(45);
+
+    /** What the chalk touches the paper with. */
+    public enum Tip {
+        ROUND,
+        /** A nib held at 45 degrees: thin along it, broad across. */
+        FLAT,
+        /** Round, with the grain of the paper showing through. */
+        DRY
+    }
+
+    /** @throws IllegalArgumentException when a number is out of bounds */
+    public LineShape {
+        if (!(width > 0 && width <= WIDEST)
+                || !(thinnest >= 0 && thinnest <= 1)
+                || !(taperPx >= 0 && taperPx <= 1000)) {
+            throw new IllegalArgumentException("A line is above 0 and up to " + (int) WIDEST
+                    + " pixels wide, its thinnest a share of 0 to 1 and its taper 0 to 1000 pixels.");
+        }
+    }
+
+    /** With round ends and the usual answer to pressure. */
+    public static LineShape round(double width) {
+        return new LineShape(width, USUAL_THINNEST, 0, Tip.ROUND);
+    }
+
+    public LineShape withWidth(double newWidth) {
+        return new LineShape(newWidth, thinnest, taperPx, tip);
+    }
+
+    public LineShape withThinnest(double share) {
+        return new LineShape(width, share, taperPx, tip);
+    }
+
+    public LineShape withTaper(double px) {
+        return new LineShape(width, thinnest, px, tip);
+    }
+
+    public LineShape withTip(Tip newTip) {
+        return new LineShape(width, thinnest, taperPx, newTip);
+    }
+
+    /** Half the line's width in pixels, away from its ends. */
+    public double radius(double pressure) {
+        double held = Math.max(0, Math.min(1, pressure));
+        return width / 2 * (thinnest + (1 - thinnest) * held);
+    }
+
+    /** Half the width where the line runs in a direction, given in radians. */
+    double radius(double pressure, double direction) {
+        double round = radius(pressure);
+        return tip == Tip.FLAT
+                ? round * (FLAT_THINNEST + (1 - FLAT_THINNEST) * Math.abs(Math.sin(direction - FLAT_ANGLE)))
+                : round;
+    }
+
+    /** The share of the width that is left so far from an end, in pixels. */
+    double taper(double fromEnd) {
+        return fromEnd >= taperPx ? 1 : Math.sqrt(Math.max(0, fromEnd / taperPx));
+    }
+}
