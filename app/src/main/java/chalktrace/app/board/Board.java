@@ -62,7 +62,19 @@ public final class Board extends StackPane {
         emptyWord.getStyleClass().add("empty-word");
         emptyWord.setMouseTransparent(true);
         StackPane.setAlignment(emptyWord, Pos.BOTTOM_CENTER);
-        getChildren().addAll(view, over, new PlacingFrame(session, view), emptyWord);
+        FillLook fillLook = new FillLook(session, view);
+        Pane marks = new Pane(fillLook, new PickLoop(hand.pick().loopProperty(), view));
+        marks.setMouseTransparent(true);
+        addEventHandler(MouseEvent.ANY, fillLook::pointerAt);
+        getChildren()
+                .addAll(
+                        view,
+                        marks,
+                        over,
+                        new PickFrame(session, view),
+                        new BendFrame(session, view),
+                        new PlacingFrame(session, view),
+                        emptyWord);
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
@@ -99,15 +111,18 @@ public final class Board extends StackPane {
 
     private void mouse(MouseEvent event) {
         boolean inside = event.getEventType() != MouseEvent.MOUSE_EXITED;
-        boolean placing = session.view().placingProperty().get() != null;
+        View.Tool tool = session.view().toolProperty().get();
+        boolean placing =
+                session.view().placingProperty().get() != null || tool == View.Tool.PICK || tool == View.Tool.FILL;
         ring.setVisible(inside && !moving.get() && !placing);
         outerRing.setVisible(ring.isVisible());
-        setCursor(moving.get() ? Cursor.MOVE : placing ? Cursor.DEFAULT : Cursor.NONE);
+        setCursor(moving.get() ? Cursor.MOVE : placing ? Cursor.CROSSHAIR : Cursor.NONE);
         for (Circle circle : List.of(ring, outerRing)) {
             circle.setCenterX(event.getX());
             circle.setCenterY(event.getY());
         }
         sizeRing();
+        session.view().pickMoreProperty().set(event.isShiftDown());
         if (event.getEventType() == MouseEvent.MOUSE_PRESSED) {
             requestFocus();
             panning = moving.get() || event.getButton() == MouseButton.MIDDLE;
@@ -132,7 +147,7 @@ public final class Board extends StackPane {
         boolean dusting = session.view().toolProperty().get() == View.Tool.DUSTER;
         LineShape line =
                 session.shot().chalk(session.selection().chalkProperty().get()).line();
-        double radius = dusting ? PenHand.DUSTER_RADIUS : Math.max(2, line.radius(1) * view.scale());
+        double radius = dusting ? DusterHand.RADIUS : Math.max(2, line.radius(1) * view.scale());
         ring.setRadius(radius);
         outerRing.setRadius(radius + 1);
     }

@@ -23,6 +23,13 @@ public final class Buttons {
         return named(plain(button, action), use);
     }
 
+    /** A button of words with an edge, where words without one would look like a label. */
+    public static Button words(String text, String use, Runnable action) {
+        Button button = text(text, use, action);
+        button.getStyleClass().add("edged");
+        return button;
+    }
+
     /** A button with an edge, for what is done now and then. */
     public static Button edged(Ikon ikon, String text, Runnable action) {
         Button button = new Button(text, Theme.icon(ikon));

@@ -1,5 +1,7 @@
 package chalktrace.app.keys;
 
+import java.util.EnumSet;
+import java.util.Set;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
@@ -22,6 +24,22 @@ public enum Action {
     HIDE_FOOTAGE("held: hide footage", KeyCode.Q),
     ONION_SKIN("onion skin", KeyCode.W),
     CHALK_OR_DUSTER("between chalk and duster", KeyCode.R),
+    PICK("pick strokes", KeyCode.T),
+    FILL("fill between lines", KeyCode.T, KeyCombination.SHIFT_DOWN),
+    NUDGE_LEFT("nudge what is picked to the left", KeyCode.LEFT),
+    NUDGE_RIGHT("nudge what is picked to the right", KeyCode.RIGHT),
+    NUDGE_UP("nudge what is picked up", KeyCode.UP),
+    NUDGE_DOWN("nudge what is picked down", KeyCode.DOWN),
+    PUSH_LEFT("push what is picked ten pixels to the left", KeyCode.LEFT, KeyCombination.SHIFT_DOWN),
+    PUSH_RIGHT("push what is picked ten pixels to the right", KeyCode.RIGHT, KeyCombination.SHIFT_DOWN),
+    PUSH_UP("push what is picked ten pixels up", KeyCode.UP, KeyCombination.SHIFT_DOWN),
+    PUSH_DOWN("push what is picked ten pixels down", KeyCode.DOWN, KeyCombination.SHIFT_DOWN),
+    PUT_AWAY("let go of what is picked", KeyCode.ESCAPE),
+    COPY("copy what is picked", KeyCode.C, KeyCombination.SHORTCUT_DOWN),
+    CUT("cut what is picked", KeyCode.X, KeyCombination.SHORTCUT_DOWN),
+    PASTE("paste in place", KeyCode.V, KeyCombination.SHORTCUT_DOWN),
+    DUPLICATE("duplicate what is picked", KeyCode.D, KeyCombination.SHORTCUT_DOWN),
+    PICK_ALL("pick the whole drawing", KeyCode.A, KeyCombination.SHORTCUT_DOWN),
     NEW_DRAWING("new drawing here", KeyCode.E),
     CHALK_1("first chalk", KeyCode.DIGIT1),
     CHALK_2("second chalk", KeyCode.DIGIT2),
@@ -53,6 +71,9 @@ public enum Action {
     SAVE_AS("save as", KeyCode.S, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
     QUIT("quit", KeyCode.Q, KeyCombination.SHORTCUT_DOWN);
 
+    private static final Set<Action> FIELDS_HAVE_THEIR_OWN =
+            EnumSet.of(UNDO, REDO, COPY, CUT, PASTE, DUPLICATE, PICK_ALL);
+
     private final String use;
     private final KeyCodeCombination keys;
 
@@ -72,7 +93,7 @@ public enum Action {
 
     /** Whether it works in a text field too, as the system's own conventions do. */
     boolean worksInFields() {
-        return keys.getShortcut() == KeyCombination.ModifierValue.DOWN && this != UNDO && this != REDO;
+        return keys.getShortcut() == KeyCombination.ModifierValue.DOWN && !FIELDS_HAVE_THEIR_OWN.contains(this);
     }
 
     /** Whether it goes on again and again while its key is held. */

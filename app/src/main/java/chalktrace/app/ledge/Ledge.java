@@ -2,14 +2,20 @@ package chalktrace.app.ledge;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Landings;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Duster;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.shot.Chalk;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import javafx.beans.property.Property;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -17,6 +23,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import org.kordamp.ikonli.Ikon;
 
 /** The strip of drawing tools under the board: chalks, duster, how long a new drawing shows, where the next stroke lands. */
 public final class Ledge extends HBox {
@@ -26,6 +33,7 @@ public final class Ledge extends HBox {
     private final Session session;
     private final HBox sticks = new HBox();
     private final List<ChalkStick> shown = new ArrayList<>();
+    private final HBox modes = new HBox(8);
     private final Label landing = new Label();
 
     public Ledge(Session session) {
@@ -35,12 +43,16 @@ public final class Ledge extends HBox {
         landing.getStyleClass().add("landing");
         landing.setId("landing");
         landing.setMinWidth(0);
+        modes.setAlignment(Pos.CENTER_LEFT);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         Label next = new Label("next stroke");
         next.getStyleClass().add("quiet");
         next.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(sticks, duster(), holds(), space, next, landing);
+        getChildren().addAll(sticks, tools(), modes, space, next, landing);
+        HBox holds = holds();
+        session.view().toolProperty().addListener((property, before, tool) -> showModes(tool, holds));
+        showModes(session.view().toolProperty().get(), holds);
         Refresh.on(
                 this,
                 this::showSticks,
@@ -56,14 +68,68 @@ public final class Ledge extends HBox {
                 session.view().holdFramesProperty());
     }
 
-    private ToggleButton duster() {
-        ToggleButton duster = Buttons.toggle(Icons.DUSTER, "duster: takes strokes off (R)");
-        duster.setText("duster");
-        duster.setId("duster");
-        duster.setMinWidth(Region.USE_PREF_SIZE);
-        duster.setOnAction(event -> session.view().toolProperty().set(duster.isSelected() ? Tool.DUSTER : Tool.CHALK));
-        session.view().toolProperty().addListener((property, before, tool) -> duster.setSelected(tool == Tool.DUSTER));
-        return duster;
+    private HBox tools() {
+        HBox box = new HBox(
+                2,
+                tool(Tool.DUSTER, Icons.DUSTER, "duster", "duster: takes off what was drawn (R)"),
+                tool(Tool.PICK, Icons.PICK, "pick", "pick strokes to move, bend, copy (T)"),
+                tool(Tool.FILL, Icons.FILL, "fill", "fill between lines (Shift+T)"));
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private ToggleButton tool(Tool tool, Ikon icon, String name, String use) {
+        ToggleButton toggle = Buttons.toggle(icon, use);
+        toggle.setId(name);
+        toggle.setMinWidth(Region.USE_PREF_SIZE);
+        toggle.setOnAction(event -> session.view().toolProperty().set(toggle.isSelected() ? tool : Tool.CHALK));
+        session.view().toolProperty().addListener((property, before, now) -> toggle.setSelected(now == tool));
+        return toggle;
+    }
+
+    /** What the tool in hand can be set to; for the chalk, how long a new drawing shows. */
+    private void showModes(Tool tool, HBox holds) {
+        if (tool == Tool.CHALK) {
+            modes.getChildren().setAll(holds);
+            return;
+        }
+        modes.getChildren()
+                .setAll(
+                        Rows.quiet(tool.name().toLowerCase(Locale.ROOT)),
+                        switch (tool) {
+                            case CHALK -> holds;
+                            case DUSTER ->
+                                choice(
+                                        session.view().dusterProperty(),
+                                        Map.of(
+                                                Duster.STROKE, "whole strokes",
+                                                Duster.TOUCH, "what it touches",
+                                                Duster.CROSSING, "to the next crossing"));
+                            case PICK ->
+                                choice(
+                                        session.view().pickByBoxProperty().asObject(),
+                                        Map.of(false, "by a loop", true, "by a box"));
+                            case FILL -> Rows.quiet("touch between lines of this level");
+                        });
+    }
+
+    private static <T extends Comparable<T>> HBox choice(Property<T> property, Map<T, String> words) {
+        HBox box = new HBox();
+        box.getStyleClass().add("edged-box");
+        box.setMaxHeight(26);
+        ToggleGroup group = new ToggleGroup();
+        new TreeMap<>(words).forEach((value, word) -> {
+            ToggleButton one = Buttons.toggle(word, word);
+            one.setToggleGroup(group);
+            one.setMinWidth(Region.USE_PREF_SIZE);
+            one.setSelected(value.equals(property.getValue()));
+            one.setOnAction(event -> {
+                one.setSelected(true);
+                property.setValue(value);
+            });
+            box.getChildren().add(one);
+        });
+        return box;
     }
 
     private HBox holds() {

@@ -6,6 +6,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Platform;
@@ -106,9 +107,23 @@ public final class Jobs {
         held.set(still);
     }
 
+    /** Runs something small once, without showing it, and tells what came of it on the FX thread. */
+    <T> void runQuietly(Supplier<T> work, Consumer<T> then) {
+        quietly(() -> {
+            T result = work.get();
+            Platform.runLater(() -> then.accept(result));
+        });
+    }
+
     /** Runs something small once, without showing it. */
     void quietly(Runnable work) {
-        shortWork.execute(work);
+        shortWork.execute(() -> {
+            try {
+                work.run();
+            } catch (RuntimeException e) {
+                LOG.log(Level.WARNING, "background work failed", e);
+            }
+        });
     }
 
     private <T> Job run(

@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.core.edit.Pick;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import java.util.Optional;
@@ -39,6 +40,7 @@ public final class Selection {
 
     private final StringProperty level = new SimpleStringProperty();
     private final StringProperty chalk = new SimpleStringProperty();
+    private final ObjectProperty<Pick> pick = new SimpleObjectProperty<>();
     private final ObjectProperty<Item> item = new SimpleObjectProperty<>();
 
     Selection(Document document) {
@@ -66,17 +68,26 @@ public final class Selection {
         return item;
     }
 
+    /** What of a drawing is picked; null for nothing. */
+    public ObjectProperty<Pick> pickProperty() {
+        return pick;
+    }
+
     public boolean isChosen(Item.Kind kind, String id) {
         return new Item(kind, id).equals(item.get());
     }
 
     private void startWith(Shot shot) {
         item.set(null);
+        pick.set(null);
         chalk.set(shot.chalks().get(0).id());
         level.set(firstFree(shot).map(Level::id).orElse(null));
     }
 
     private void keepWithin(Shot shot) {
+        if (pick.get() != null && !pick.get().isIn(shot)) {
+            pick.set(null);
+        }
         if (level.get() == null || shot.level(level.get()).isEmpty()) {
             level.set(firstFree(shot).map(Level::id).orElse(null));
         }

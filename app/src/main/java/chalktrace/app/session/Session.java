@@ -1,6 +1,7 @@
 package chalktrace.app.session;
 
 import chalktrace.app.state.Preferences;
+import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.media.sound.SoundOut;
@@ -28,6 +29,8 @@ public final class Session {
     private final Gathering gathering;
     private final Exporting exporting;
     private final Looking looking;
+    private final Painting painting;
+    private final Picking picking;
 
     /**
      * @param devices opens the sound device, or its stand-in
@@ -51,6 +54,8 @@ public final class Session {
         looking = new Looking(document, transport);
         gathering = new Gathering(document, jobs, notices, looking);
         exporting = new Exporting(document, jobs, notices);
+        painting = new Painting(document, selection, transport, jobs, notices);
+        picking = new Picking(document, selection, transport, view);
     }
 
     public Document document() {
@@ -107,6 +112,23 @@ public final class Session {
 
     public Looking looking() {
         return looking;
+    }
+
+    public Picking picking() {
+        return picking;
+    }
+
+    public Painting painting() {
+        return painting;
+    }
+
+    /** Where the next stroke lands. */
+    public StrokeLanding landing() {
+        return StrokeLanding.of(
+                shot(),
+                String.valueOf(selection.level()),
+                transport.frame(),
+                view.holdFramesProperty().get());
     }
 
     public Exporting exporting() {

@@ -15,7 +15,16 @@ public final class View {
     /** What the pen does. */
     public enum Tool {
         CHALK,
-        DUSTER
+        DUSTER,
+        PICK,
+        FILL
+    }
+
+    /** What the duster takes off. */
+    public enum Duster {
+        STROKE,
+        TOUCH,
+        CROSSING
     }
 
     /** The steps of the work. */
@@ -38,6 +47,10 @@ public final class View {
     }
 
     private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.CHALK);
+    private final ObjectProperty<Duster> duster = new SimpleObjectProperty<>(Duster.STROKE);
+    private final BooleanProperty pickByBox = new SimpleBooleanProperty();
+    private final BooleanProperty pickMore = new SimpleBooleanProperty();
+    private final BooleanProperty bending = new SimpleBooleanProperty();
     private final StringProperty placing = new SimpleStringProperty();
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.TRACE);
     private final BooleanProperty onionSkin = new SimpleBooleanProperty(true);
@@ -55,6 +68,25 @@ public final class View {
 
     public ObjectProperty<Tool> toolProperty() {
         return tool;
+    }
+
+    public ObjectProperty<Duster> dusterProperty() {
+        return duster;
+    }
+
+    /** Whether strokes are picked by a box that touches them, and not by a loop round them. */
+    public BooleanProperty pickByBoxProperty() {
+        return pickByBox;
+    }
+
+    /** Whether what is picked next comes to what is picked already, for as long as a key is held. */
+    public BooleanProperty pickMoreProperty() {
+        return pickMore;
+    }
+
+    /** Whether what is picked is bent by a grid, and not moved whole. */
+    public BooleanProperty bendingProperty() {
+        return bending;
     }
 
     public ObjectProperty<Step> stepProperty() {

@@ -43,6 +43,10 @@ public final class Icons {
     public static final Ikon MUTED = MaterialDesignV.VOLUME_OFF;
 
     public static final Ikon DONE = MaterialDesignC.CHECK;
+    public static final Ikon PICK = MaterialDesignS.SELECTION_DRAG;
+    public static final Ikon FILL = MaterialDesignF.FORMAT_COLOR_FILL;
+    public static final Ikon MIRROR = MaterialDesignF.FLIP_HORIZONTAL;
+    public static final Ikon TURN_OVER = MaterialDesignF.FLIP_VERTICAL;
     public static final Ikon AGAIN = MaterialDesignR.REFRESH;
     public static final Ikon PLACE = MaterialDesignC.CURSOR_MOVE;
     public static final Ikon DETACH = MaterialDesignL.LINK_OFF;

@@ -41,6 +41,9 @@ public final class Workbench {
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
 
+    /** How far arrows with Shift push. */
+    private static final double PUSH_PX = 10;
+
     private final Stage stage;
     private final Session session;
     private final ShotCommands commands;
@@ -194,7 +197,23 @@ public final class Workbench {
                         .set(!session.view().onionSkinProperty().get()))
                 .on(Action.CHALK_OR_DUSTER, () -> session.view()
                         .toolProperty()
-                        .set(session.view().toolProperty().get() == Tool.CHALK ? Tool.DUSTER : Tool.CHALK))
+                        .set(session.view().toolProperty().get() == Tool.DUSTER ? Tool.CHALK : Tool.DUSTER))
+                .on(Action.PICK, () -> session.view().toolProperty().set(Tool.PICK))
+                .on(Action.FILL, () -> session.view().toolProperty().set(Tool.FILL))
+                .on(Action.NUDGE_LEFT, () -> session.picking().nudge(-1, 0))
+                .on(Action.NUDGE_RIGHT, () -> session.picking().nudge(1, 0))
+                .on(Action.NUDGE_UP, () -> session.picking().nudge(0, -1))
+                .on(Action.NUDGE_DOWN, () -> session.picking().nudge(0, 1))
+                .on(Action.PUSH_LEFT, () -> session.picking().nudge(-PUSH_PX, 0))
+                .on(Action.PUSH_RIGHT, () -> session.picking().nudge(PUSH_PX, 0))
+                .on(Action.PUSH_UP, () -> session.picking().nudge(0, -PUSH_PX))
+                .on(Action.PUSH_DOWN, () -> session.picking().nudge(0, PUSH_PX))
+                .on(Action.PUT_AWAY, this::putAway)
+                .on(Action.COPY, session.picking()::copy)
+                .on(Action.CUT, session.picking()::cut)
+                .on(Action.PASTE, session.picking()::paste)
+                .on(Action.DUPLICATE, session.picking()::duplicate)
+                .on(Action.PICK_ALL, session.picking()::all)
                 .on(Action.NEW_DRAWING, this::newDrawing)
                 .on(Action.HOLD_LONGER, () -> hold(1))
                 .on(Action.HOLD_SHORTER, () -> hold(-1))
@@ -254,7 +273,17 @@ public final class Workbench {
                         byFrames));
     }
 
+    private void putAway() {
+        session.picking().putAway();
+        session.view().placingProperty().set(null);
+        board.hand().giveUp();
+    }
+
     private void removeChosen() {
+        if (session.view().toolProperty().get() == Tool.PICK
+                && session.picking().remove()) {
+            return;
+        }
         var item = session.selection().itemProperty().get();
         if (item == null) {
             return;

@@ -1,6 +1,7 @@
 package chalktrace.core.edit;
 
 import chalktrace.core.shot.Chalk;
+import java.util.stream.Stream;
 
 /** Edits of chalks. */
 public final class ChalkEdits {
@@ -13,6 +14,22 @@ public final class ChalkEdits {
                 "change the chalk " + changed.name(),
                 shot -> shot.withChalks(shot.chalks().stream()
                         .map(chalk -> chalk.id().equals(changed.id()) ? changed : chalk)
+                        .toList()));
+    }
+
+    /** Another chalk with the settings of one, at the end of the box. */
+    public static Edit addLike(Chalk chalk, String newId) {
+        return new Edit(
+                "another chalk",
+                shot -> shot.withChalks(Stream.concat(
+                                shot.chalks().stream(),
+                                Stream.of(new Chalk(
+                                        newId,
+                                        chalk.name() + " 2",
+                                        chalk.color(),
+                                        chalk.line(),
+                                        chalk.opacity(),
+                                        chalk.role())))
                         .toList()));
     }
 }

@@ -4,13 +4,18 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
+import chalktrace.core.stroke.StrokeCrossings;
+import chalktrace.core.stroke.StrokeCut;
 import chalktrace.core.stroke.StrokeHit;
 import chalktrace.core.time.FrameRange;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -21,32 +26,116 @@ public final class DrawingEdits {
 
     /** The strokes of the shown drawing that a round duster touches, front ones last; none on a locked level. */
     public static List<Stroke> touched(Shot shot, String levelId, int frame, double x, double y, double radius) {
-        Optional<Level> level = shot.level(levelId);
-        if (level.isEmpty() || !StrokeLanding.of(shot, levelId, frame, 1).canDraw()) {
+        Optional<Shown> shown = shown(shot, levelId, frame);
+        if (shown.isEmpty()) {
             return List.of();
         }
-        Optional<Exposure> run = level.get().exposures().at(frame);
-        Optional<Drawing> drawing = level.get().drawingAt(frame);
-        if (run.isEmpty() || drawing.isEmpty()) {
-            return List.of();
-        }
-        AffineTransform toDrawing = StrokeLanding.toDrawing(shot, run.get().placement());
-        Point2D place = toDrawing.transform(new Point2D.Double(x, y), null);
-        double reach = radius / run.get().placement().scale();
-        return drawing.get().strokes().stream()
+        Point2D place = shown.get().toDrawing().transform(new Point2D.Double(x, y), null);
+        double reach = radius / shown.get().placement().scale();
+        return shown.get().drawing().strokes().stream()
                 .filter(stroke ->
                         StrokeHit.distance(stroke, shot.chalk(stroke.chalk()).line(), place.getX(), place.getY())
                                 <= reach)
                 .toList();
     }
 
+    /** Takes off the strokes that a round duster touches; where it touches none, the painted area in front there. */
+    public static Optional<Edit> dustStrokes(Shot shot, String levelId, int frame, double x, double y, double radius) {
+        List<Stroke> touched = touched(shot, levelId, frame, x, y, radius);
+        if (!touched.isEmpty()) {
+            return Optional.of(erase(levelId, frame, touched));
+        }
+        return shown(shot, levelId, frame)
+                .flatMap(shown -> shown.drawing().fills().stream()
+                        .filter(fill -> {
+                            Point2D place = shown.toDrawing().transform(new Point2D.Double(x, y), null);
+                            return fill.area().contains(place.getX(), place.getY());
+                        })
+                        .reduce((behind, front) -> front))
+                .map(fill -> change(
+                        "take paint off",
+                        levelId,
+                        frame,
+                        drawing -> drawing.withFills(drawing.fills().stream()
+                                .filter(other -> other != fill)
+                                .toList())));
+    }
+
+    /** Takes off what a round duster goes over from one place to another, exactly to its edge. */
+    public static Optional<Edit> dustSweep(
+            Shot shot, String levelId, int frame, double ax, double ay, double bx, double by, double radius) {
+        return shown(shot, levelId, frame).flatMap(shown -> {
+            double[] way = {ax, ay, bx, by};
+            shown.toDrawing().transform(way, 0, way, 0, 2);
+            double reach = radius / shown.placement().scale();
+            Map<Stroke, List<Stroke>> cut = new IdentityHashMap<>();
+            for (Stroke stroke : shown.drawing().strokes()) {
+                List<Stroke> left = StrokeCut.sweep(stroke, way[0], way[1], way[2], way[3], reach);
+                if (left.size() != 1 || left.get(0) != stroke) {
+                    cut.put(stroke, left);
+                }
+            }
+            return cut.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(change(
+                            "dust off",
+                            levelId,
+                            frame,
+                            drawing -> drawing.replacing(List.copyOf(cut.keySet()), cut::get)));
+        });
+    }
+
+    /** Takes off the piece of the touched stroke in front, up to where it next crosses another on either side. */
+    public static Optional<Edit> dustToCrossing(
+            Shot shot, String levelId, int frame, double x, double y, double radius) {
+        List<Stroke> touched = touched(shot, levelId, frame, x, y, radius);
+        if (touched.isEmpty()) {
+            return Optional.empty();
+        }
+        Stroke front = touched.get(touched.size() - 1);
+        return shown(shot, levelId, frame).map(shown -> {
+            Point2D place = shown.toDrawing().transform(new Point2D.Double(x, y), null);
+            List<Stroke> left = StrokeCrossings.withoutPieceAt(
+                    front, place.getX(), place.getY(), shown.drawing().strokes());
+            return change(
+                    "dust off to the next crossing",
+                    levelId,
+                    frame,
+                    drawing -> drawing.replacing(List.of(front), stroke -> left));
+        });
+    }
+
+    private record Shown(Drawing drawing, Placement placement, AffineTransform toDrawing) {}
+
+    /** The drawing that shows on a level that can be drawn on. */
+    private static Optional<Shown> shown(Shot shot, String levelId, int frame) {
+        if (!StrokeLanding.of(shot, levelId, frame, 1).canDraw()) {
+            return Optional.empty();
+        }
+        Level level = shot.level(levelId).orElseThrow();
+        Optional<Exposure> run = level.exposures().at(frame);
+        return level.drawingAt(frame)
+                .map(drawing -> new Shown(
+                        drawing,
+                        run.orElseThrow().placement(),
+                        StrokeLanding.toDrawing(shot, run.orElseThrow().placement())));
+    }
+
+    private static Edit change(String name, String levelId, int frame, UnaryOperator<Drawing> change) {
+        return new Edit(
+                name,
+                shot -> shot.withLevel(levelId, level -> level.drawingAt(frame)
+                        .map(drawing -> level.with(change.apply(drawing)))
+                        .orElse(level)));
+    }
+
     /** Takes strokes off the drawing that shows on a frame. */
     public static Edit erase(String levelId, int frame, List<Stroke> strokes) {
-        return new Edit(
+        return change(
                 strokes.size() == 1 ? "dust a stroke off" : "dust " + strokes.size() + " strokes off",
-                shot -> shot.withLevel(levelId, level -> level.drawingAt(frame)
-                        .map(drawing -> level.with(drawing.without(strokes)))
-                        .orElse(level)));
+                levelId,
+                frame,
+                drawing -> drawing.without(strokes));
     }
 
     /** Holds the showing at a frame longer (or shorter, with a negative count); what follows moves along. */

@@ -11,6 +11,7 @@ import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -45,6 +46,12 @@ final class LevelSheet extends VBox {
         name.setOnAction(event -> {
             rename();
             getParent().requestFocus();
+        });
+        name.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                name.setText(session.shot().level(id).map(Level::name).orElse(""));
+                getParent().requestFocus();
+            }
         });
         name.focusedProperty().addListener((property, before, focused) -> {
             if (focused) {

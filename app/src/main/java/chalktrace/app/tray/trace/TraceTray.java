@@ -1,15 +1,12 @@
 package chalktrace.app.tray.trace;
 
 import chalktrace.app.controls.Buttons;
-import chalktrace.app.controls.Colors;
+import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
-import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
-import chalktrace.core.edit.ChalkEdits;
 import chalktrace.core.edit.LevelEdits;
-import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Level;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -18,8 +15,6 @@ import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ColorPicker;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -29,13 +24,13 @@ public final class TraceTray extends VBox {
     private final Session session;
     private final VBox sheets = new VBox(4);
     private final Map<String, LevelSheet> byLevel = new HashMap<>();
-    private final Label chalkName = new Label();
-    private final ColorPicker color = new ColorPicker();
-    private final ValueSlider width;
-    private final ValueSlider strength;
+    private final LevelStyleRows style;
+    private final ChalkRows chalk;
 
     public TraceTray(Session session) {
         this.session = session;
+        this.style = new LevelStyleRows(session);
+        this.chalk = new ChalkRows(session);
         getStyleClass().add("content");
         HBox levelsHead = new HBox(
                 2,
@@ -47,13 +42,6 @@ public final class TraceTray extends VBox {
                 Buttons.icon(Icons.REMOVE, "remove the current level", () -> session.document()
                         .apply(LevelEdits.remove(session.selection().level()))));
         levelsHead.setAlignment(Pos.BOTTOM_LEFT);
-        width = new ValueSlider("width px", 1, 40, 1, value -> changeChalk(chalk().withWidth(value)))
-                .previewing(value -> session.document().preview(ChalkEdits.change(chalk().withWidth(value))));
-        strength = new ValueSlider("opacity", 5, 100, 0, value -> changeChalk(chalk().withOpacity(value / 100)))
-                .previewing(value -> session.document().preview(ChalkEdits.change(chalk().withOpacity(value / 100))));
-        color.setMaxWidth(Double.MAX_VALUE);
-        color.setOnAction(event -> changeChalk(chalk().withColor(Colors.rgb(color.getValue()))));
-        color.setFocusTraversable(false);
         CheckBox onion = new CheckBox("Onion skin (W)");
         onion.selectedProperty().bindBidirectional(session.view().onionSkinProperty());
         onion.setFocusTraversable(false);
@@ -61,11 +49,11 @@ public final class TraceTray extends VBox {
                 .addAll(
                         levelsHead,
                         sheets,
+                        new Fold("the current level", false, style),
+                        new PickRows(session),
+                        new FillRows(session),
                         Rows.section("Chalk in hand"),
-                        chalkName,
-                        color,
-                        width,
-                        strength,
+                        chalk,
                         Rows.section("Neighbours"),
                         onion,
                         Rows.hint("One drawing before as solid teal lines, one after as broken plum lines."));
@@ -89,20 +77,8 @@ public final class TraceTray extends VBox {
         if (!sheets.getChildren().equals(all)) {
             sheets.getChildren().setAll(all);
         }
-        Chalk chalk = chalk();
-        chalkName.setText(chalk.name());
-        color.setValue(Colors.of(chalk.color()));
-        width.show(chalk.width());
-        strength.show(chalk.opacity() * 100);
-    }
-
-    private Chalk chalk() {
-        return session.shot().chalk(session.selection().chalkProperty().get());
-    }
-
-    private void changeChalk(Chalk changed) {
-        session.document().preview(null);
-        session.document().apply(ChalkEdits.change(changed));
+        style.show(session.shot().level(String.valueOf(session.selection().level())));
+        chalk.show();
     }
 
     private void addLevel() {

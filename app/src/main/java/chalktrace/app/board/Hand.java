@@ -1,0 +1,18 @@
+package chalktrace.app.board;
+
+import chalktrace.core.stroke.PenSample;
+
+/** What the pen does with one tool, from down to up. Places are shot pixels. */
+interface Hand {
+
+    void down(PenSample sample);
+
+    void move(PenSample sample);
+
+    void up(PenSample sample);
+
+    /** Ends what goes on without keeping it. */
+    void giveUp();
+
+    boolean isBusy();
+}

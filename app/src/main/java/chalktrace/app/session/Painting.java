@@ -1,0 +1,159 @@
+package chalktrace.app.session;
+
+import chalktrace.core.edit.FillEdits;
+import chalktrace.core.edit.FillEdits.Found;
+import chalktrace.core.edit.FillEdits.Reach;
+import chalktrace.core.fill.Contours;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.time.FrameRange;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleIntegerProperty;
+
+/** Painting between the lines of the current level: the region is found in the background, then painted in one step. */
+public final class Painting {
+
+    private static final double USUAL_HEIGHT = 1080;
+
+    private final Document document;
+    private final Selection selection;
+    private final Transport transport;
+    private final Jobs jobs;
+    private final Notices notices;
+    private final DoubleProperty gap = new SimpleDoubleProperty();
+    private final DoubleProperty grow = new SimpleDoubleProperty();
+    private final IntegerProperty span = new SimpleIntegerProperty(1);
+    private final ReadOnlyObjectWrapper<Found> looked = new ReadOnlyObjectWrapper<>();
+    private int latest;
+
+    Painting(Document document, Selection selection, Transport transport, Jobs jobs, Notices notices) {
+        this.document = document;
+        this.selection = selection;
+        this.transport = transport;
+        this.jobs = jobs;
+        this.notices = notices;
+        suit(document.shot());
+        document.openingProperty().addListener(opened -> suit(document.shot()));
+        document.shotProperty().addListener(changed -> looked.set(null));
+        transport.frameProperty().addListener(changed -> looked.set(null));
+        selection.levelProperty().addListener(changed -> looked.set(null));
+    }
+
+    /** The widest opening that counts as closed, in shot pixels. */
+    public DoubleProperty gapProperty() {
+        return gap;
+    }
+
+    /** How far paint goes under the line, in shot pixels. */
+    public DoubleProperty growProperty() {
+        return grow;
+    }
+
+    /** On how many frames a touch paints, following the region. */
+    public IntegerProperty spanProperty() {
+        return span;
+    }
+
+    /** The region at the place that was looked at last; null for none. */
+    public ReadOnlyObjectProperty<Found> lookedProperty() {
+        return looked.getReadOnlyProperty();
+    }
+
+    /** Finds the region around a place without painting it, to show what a touch would paint. */
+    public void look(double x, double y) {
+        find(x, y, found -> looked.set(found.orElse(null)));
+    }
+
+    /** Forgets what was looked at. */
+    public void giveUp() {
+        latest++;
+        looked.set(null);
+    }
+
+    /** Paints the region around a place, on one frame or on the set number of frames. */
+    public void fillAt(double x, double y) {
+        int frame = transport.frame();
+        String level = String.valueOf(selection.level());
+        String chalk = selection.chalkProperty().get();
+        if (span.get() > 1) {
+            fillSpan(x, y, level, frame, chalk);
+            return;
+        }
+        find(x, y, found -> {
+            if (found.isEmpty()) {
+                notices.problem("There is no region here: touch between lines of the current level.");
+            } else if (found.get().open()) {
+                notices.problem("The lines leave this region open by more than " + Math.round(gap.get())
+                        + " px: close them, or raise the limit in the Trace tray.");
+            } else {
+                document.apply(FillEdits.paint(level, frame, chalk, found.get().area()));
+            }
+        });
+    }
+
+    /** Paints all that lies within the outermost lines of the current level. */
+    public void silhouette() {
+        Shot shot = document.shot();
+        int frame = transport.frame();
+        String level = String.valueOf(selection.level());
+        String chalk = selection.chalkProperty().get();
+        jobs.run(
+                "find the silhouette",
+                job -> FillEdits.silhouette(shot, level, frame, reach()),
+                (Contours area) -> {
+                    if (area.isEmpty()) {
+                        notices.problem("The current level has no closed outline on this frame.");
+                    } else {
+                        document.apply(FillEdits.paint(level, frame, chalk, area));
+                    }
+                },
+                notices::problem);
+    }
+
+    private void fillSpan(double x, double y, String level, int frame, String chalk) {
+        Shot shot = document.shot();
+        FrameRange frames = new FrameRange(frame, Math.min(shot.setup().length(), frame + span.get()));
+        jobs.run(
+                "paint " + frames.frames() + " frames",
+                job -> FillEdits.paintOnSpan(shot, level, frames, x, y, chalk, reach()),
+                followed -> {
+                    if (followed.drawings() > 0) {
+                        document.apply(followed.edit());
+                    }
+                    followed.lostAt()
+                            .ifPresent(lost -> notices.problem("Painted " + followed.drawings()
+                                    + " drawings; from frame " + shot.setup().number(lost)
+                                    + " on the region could not be followed."));
+                },
+                notices::problem);
+    }
+
+    private void find(double x, double y, Consumer<Optional<Found>> then) {
+        int mine = ++latest;
+        Shot shot = document.shot();
+        int frame = transport.frame();
+        String level = String.valueOf(selection.level());
+        Reach reach = reach();
+        jobs.runQuietly(() -> FillEdits.region(shot, level, frame, x, y, reach), found -> {
+            if (mine == latest) {
+                then.accept(found);
+            }
+        });
+    }
+
+    private Reach reach() {
+        return new Reach(gap.get(), grow.get());
+    }
+
+    /** Widths are as they suit the picture's height. */
+    private void suit(Shot shot) {
+        double share = shot.setup().size().height() / USUAL_HEIGHT;
+        gap.set(Math.max(1, Math.round(Reach.USUAL.gapPx() * share)));
+        grow.set(Math.max(1, Math.round(Reach.USUAL.growPx() * share)));
+    }
+}

@@ -1,0 +1,144 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Colors;
+import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.ChalkEdits;
+import chalktrace.core.shot.Chalk;
+import chalktrace.core.stroke.LineShape;
+import java.util.Locale;
+import java.util.function.BiFunction;
+import javafx.geometry.Pos;
+import javafx.scene.control.ColorPicker;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** The chalk in hand: all that is drawn with it follows. */
+final class ChalkRows extends VBox {
+
+    private static final double MOST_TAPER = 200;
+
+    private final Session session;
+    private final TextField name = new TextField();
+    private final ColorPicker color = new ColorPicker();
+    private final ComboBox<LineShape.Tip> tip = new ComboBox<>();
+    private final ComboBox<Chalk.Role> role = new ComboBox<>();
+    private final ValueSlider width;
+    private final ValueSlider thinnest;
+    private final ValueSlider taper;
+    private final ValueSlider strength;
+    private boolean showing;
+
+    ChalkRows(Session session) {
+        super(6);
+        this.session = session;
+        name.setFocusTraversable(false);
+        name.setOnAction(event -> getParent().requestFocus());
+        name.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                rename();
+            }
+        });
+        HBox.setHgrow(name, Priority.ALWAYS);
+        HBox head = new HBox(4, name, Buttons.icon(Icons.ADD, "another chalk like this one", this::addLikeThis));
+        head.setAlignment(Pos.CENTER_LEFT);
+        color.setMaxWidth(Double.MAX_VALUE);
+        color.setOnAction(event -> change(chalk().withColor(Colors.rgb(color.getValue()))));
+        color.setFocusTraversable(false);
+        tip.getItems().setAll(LineShape.Tip.values());
+        role.getItems().setAll(Chalk.Role.values());
+        prepare(tip);
+        prepare(role);
+        tip.setId("chalk-tip");
+        role.setId("chalk-role");
+        tip.setOnAction(event ->
+                unlessShowing(() -> change(chalk().withLine(chalk().line().withTip(tip.getValue())))));
+        role.setOnAction(event -> unlessShowing(() -> change(chalk().withRole(role.getValue()))));
+        width = slider("width px", 1, 40, 1, (chalk, v) -> chalk.withWidth(v));
+        thinnest = slider(
+                "thinnest %",
+                0, 100, 0, (chalk, v) -> chalk.withLine(chalk.line().withThinnest(v / 100)));
+        taper = slider(
+                "taper px",
+                0,
+                MOST_TAPER,
+                0,
+                (chalk, v) -> chalk.withLine(chalk.line().withTaper(v)));
+        strength = slider("opacity", 5, 100, 0, (chalk, v) -> chalk.withOpacity(v / 100));
+        HBox kinds = new HBox(6, tip, role);
+        getChildren().addAll(head, color, width, thinnest, taper, strength, kinds);
+    }
+
+    void show() {
+        showing = true;
+        Chalk chalk = chalk();
+        if (!name.isFocused()) {
+            name.setText(chalk.name());
+        }
+        color.setValue(Colors.of(chalk.color()));
+        width.show(chalk.width());
+        thinnest.show(chalk.line().thinnest() * 100);
+        taper.show(chalk.line().taperPx());
+        strength.show(chalk.opacity() * 100);
+        tip.setValue(chalk.line().tip());
+        role.setValue(chalk.role());
+        showing = false;
+    }
+
+    private <E extends Enum<E>> void prepare(ComboBox<E> box) {
+        box.setFocusTraversable(false);
+        box.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(box, Priority.ALWAYS);
+        box.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(E value) {
+                return value == null ? "" : value.name().toLowerCase(Locale.ROOT);
+            }
+
+            @Override
+            public E fromString(String text) {
+                return box.getValue();
+            }
+        });
+    }
+
+    private void unlessShowing(Runnable does) {
+        if (!showing) {
+            does.run();
+        }
+    }
+
+    private ValueSlider slider(
+            String label, double low, double high, int decimals, BiFunction<Chalk, Double, Chalk> change) {
+        return new ValueSlider(label, low, high, decimals, value -> change(change.apply(chalk(), value)))
+                .previewing(value -> session.document().preview(ChalkEdits.change(change.apply(chalk(), value))));
+    }
+
+    private void rename() {
+        String typed = name.getText().strip();
+        if (!typed.isEmpty() && !typed.equals(chalk().name())) {
+            change(chalk().withName(typed));
+        }
+    }
+
+    private void addLikeThis() {
+        String id = session.shot().newId("chalk");
+        session.document().apply(ChalkEdits.addLike(chalk(), id));
+        session.selection().chalkProperty().set(id);
+    }
+
+    private Chalk chalk() {
+        return session.shot().chalk(session.selection().chalkProperty().get());
+    }
+
+    private void change(Chalk changed) {
+        session.document().preview(null);
+        session.document().apply(ChalkEdits.change(changed));
+    }
+}

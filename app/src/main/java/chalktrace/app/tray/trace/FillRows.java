@@ -1,0 +1,62 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Painting;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Tool;
+import javafx.beans.property.DoubleProperty;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** How regions are found and painted. Shows while the fill tool is in hand. */
+final class FillRows extends VBox {
+
+    private final Session session;
+
+    FillRows(Session session) {
+        super(6);
+        this.session = session;
+        Painting painting = session.painting();
+        NumberField frames = new NumberField("fill-frames", 1, () -> {});
+        frames.textProperty().addListener(changed -> painting.spanProperty().set(Math.max(1, (int) frames.value())));
+        var silhouette =
+                Buttons.words("paint the silhouette", "all that lies within the outermost lines", painting::silhouette);
+        silhouette.setId("silhouette");
+        getChildren()
+                .addAll(
+                        Rows.section("Filling"),
+                        row("gaps up to", number("fill-gap", painting.gapProperty()), "px are closed"),
+                        row("grows", number("fill-grow", painting.growProperty()), "px under the line"),
+                        row("paints", frames, "frames from here"),
+                        silhouette,
+                        Rows.hint(
+                                "Paint goes to a level under the current one, onto the drawing that belongs to its lines."));
+        Refresh.on(this, this::show, session.view().toolProperty());
+    }
+
+    private void show() {
+        boolean shown = session.view().toolProperty().get() == Tool.FILL;
+        setVisible(shown);
+        setManaged(shown);
+    }
+
+    private static NumberField number(String name, DoubleProperty value) {
+        NumberField[] field = new NumberField[1];
+        field[0] = new NumberField(name, value.get(), () -> value.set(Math.max(0, field[0].value())));
+        value.addListener((property, before, now) -> field[0].set(now.doubleValue()));
+        return field[0];
+    }
+
+    private static HBox row(String before, NumberField field, String after) {
+        Label label = Rows.quiet(before);
+        label.setMinWidth(64);
+        HBox row = new HBox(6, label, field, Rows.quiet(after));
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+}

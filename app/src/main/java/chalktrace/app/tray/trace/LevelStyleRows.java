@@ -1,0 +1,97 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Colors;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.core.edit.LevelEdits;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelStyle;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ColorPicker;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.util.StringConverter;
+
+/** What the current level is for, and how it is laid over what lies under it. */
+final class LevelStyleRows extends VBox {
+
+    private final Session session;
+    private final ComboBox<LevelStyle.Role> role = new ComboBox<>();
+    private final CheckBox tinted = new CheckBox("in one colour");
+    private final ColorPicker tint = new ColorPicker(Color.web("#2A7DA7"));
+    private final CheckBox multiply = new CheckBox("darkens what is under it");
+    private final CheckBox clipped = new CheckBox("only within the level under it");
+    private boolean showing;
+
+    LevelStyleRows(Session session) {
+        super(6);
+        this.session = session;
+        role.getItems().setAll(LevelStyle.Role.values());
+        role.setId("level-role");
+        role.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(LevelStyle.Role value) {
+                return value == null ? "" : value.name().toLowerCase(Locale.ROOT);
+            }
+
+            @Override
+            public LevelStyle.Role fromString(String text) {
+                return role.getValue();
+            }
+        });
+        role.setOnAction(event -> change("set what a level is for", style -> style.withRole(role.getValue())));
+        tinted.setId("level-tinted");
+        tinted.setOnAction(event -> setTint());
+        tint.setOnAction(event -> setTint());
+        multiply.setId("level-multiply");
+        multiply.setOnAction(event -> change("let a level darken", style -> style.withMultiply(multiply.isSelected())));
+        clipped.setId("level-clipped");
+        clipped.setOnAction(event -> change("clip a level", style -> style.withClipped(clipped.isSelected())));
+        for (var control : new Control[] {role, tinted, tint, multiply, clipped}) {
+            control.setFocusTraversable(false);
+        }
+        tint.setPrefWidth(64);
+        HBox kinds = new HBox(8, Rows.quiet("for"), role);
+        kinds.setAlignment(Pos.CENTER_LEFT);
+        HBox tints = new HBox(8, tinted, tint);
+        tints.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(kinds, tints, multiply, clipped);
+    }
+
+    void show(Optional<Level> level) {
+        showing = true;
+        setDisable(level.isEmpty());
+        level.map(Level::style).ifPresent(style -> {
+            role.setValue(style.role());
+            tinted.setSelected(style.tint().isPresent());
+            style.tint().ifPresent(color -> tint.setValue(Colors.of(color)));
+            multiply.setSelected(style.multiply());
+            clipped.setSelected(style.clipped());
+        });
+        showing = false;
+    }
+
+    private void setTint() {
+        change(
+                "tint a level",
+                style -> style.withTint(
+                        tinted.isSelected() ? Optional.of(Colors.rgb(tint.getValue())) : Optional.empty()));
+    }
+
+    private void change(String name, UnaryOperator<LevelStyle> change) {
+        if (!showing) {
+            session.document()
+                    .apply(LevelEdits.change(
+                            name,
+                            String.valueOf(session.selection().level()),
+                            level -> level.withStyle(change.apply(level.style()))));
+        }
+    }
+}
