@@ -242,6 +242,7 @@ public final class Bench extends VBox {
         balance.minWidthProperty()
                 .bind(round.widthProperty().add(speed.widthProperty()).add(4));
         HBox foot = new HBox(balance, start, back, play, on, end, round, speed);
+        foot.setMinHeight(Region.USE_PREF_SIZE);
         foot.getStyleClass().add("gate-foot");
         return foot;
     }
@@ -273,6 +274,7 @@ public final class Bench extends VBox {
     private MenuButton speed() {
         MenuButton button = new MenuButton("1\u00d7");
         button.getStyleClass().add("speed");
+        button.setMinWidth(Region.USE_PREF_SIZE);
         button.setFocusTraversable(false);
         button.setAccessibleText("speed of play");
         button.setTooltip(new Tooltip("speed of play; sound runs with it"));

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -27,6 +28,7 @@ public final class Keys {
     private static final double ROLLS_A_SECOND = 24;
 
     private final Map<Action, Runnable> actions = new EnumMap<>(Action.class);
+    private final Map<Action, BooleanSupplier> conditions = new EnumMap<>(Action.class);
     private final Map<Action, BooleanProperty> held = new EnumMap<>(Action.class);
     private final Map<KeyCode, Action> down = new HashMap<>();
 
@@ -40,6 +42,12 @@ public final class Keys {
     public Keys on(Action action, Runnable does) {
         actions.put(action, does);
         return this;
+    }
+
+    /** As {@link #on}, but only while it is wanted; else the key is left to whoever else wants it. */
+    public Keys onWhile(Action action, BooleanSupplier wanted, Runnable does) {
+        conditions.put(action, wanted);
+        return on(action, does);
     }
 
     /** Keeps a property true for as long as the action's key is held. */
@@ -84,7 +92,9 @@ public final class Keys {
             return true;
         }
         boolean typing = scene.getFocusOwner() instanceof TextInputControl field && field.isEditable();
-        Optional<Action> action = find(event).filter(a -> !typing || a.worksInFields());
+        Optional<Action> action = find(event)
+                .filter(a -> !typing || a.worksInFields())
+                .filter(a -> !conditions.containsKey(a) || conditions.get(a).getAsBoolean());
         if (action.isEmpty()) {
             return false;
         }

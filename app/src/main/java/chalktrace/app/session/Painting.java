@@ -66,7 +66,13 @@ public final class Painting {
 
     /** Finds the region around a place without painting it, to show what a touch would paint. */
     public void look(double x, double y) {
-        find(x, y, found -> looked.set(found.orElse(null)));
+        int mine = ++latest;
+        find(x, y, found -> {
+            // The pointer may have gone on.
+            if (mine == latest) {
+                looked.set(found.orElse(null));
+            }
+        });
     }
 
     /** Forgets what was looked at. */
@@ -134,16 +140,11 @@ public final class Painting {
     }
 
     private void find(double x, double y, Consumer<Optional<Found>> then) {
-        int mine = ++latest;
         Shot shot = document.shot();
         int frame = transport.frame();
         String level = String.valueOf(selection.level());
         Reach reach = reach();
-        jobs.runQuietly(() -> FillEdits.region(shot, level, frame, x, y, reach), found -> {
-            if (mine == latest) {
-                then.accept(found);
-            }
-        });
+        jobs.runQuietly(() -> FillEdits.region(shot, level, frame, x, y, reach), then);
     }
 
     private Reach reach() {

@@ -208,7 +208,7 @@ public final class Workbench {
                 .on(Action.PUSH_RIGHT, () -> session.picking().nudge(PUSH_PX, 0))
                 .on(Action.PUSH_UP, () -> session.picking().nudge(0, -PUSH_PX))
                 .on(Action.PUSH_DOWN, () -> session.picking().nudge(0, PUSH_PX))
-                .on(Action.PUT_AWAY, this::putAway)
+                .onWhile(Action.PUT_AWAY, this::hasSomethingToPutAway, this::putAway)
                 .on(Action.COPY, session.picking()::copy)
                 .on(Action.CUT, session.picking()::cut)
                 .on(Action.PASTE, session.picking()::paste)
@@ -271,6 +271,12 @@ public final class Workbench {
                         String.valueOf(session.selection().level()),
                         session.transport().frame(),
                         byFrames));
+    }
+
+    private boolean hasSomethingToPutAway() {
+        return session.selection().pickProperty().get() != null
+                || session.view().placingProperty().get() != null
+                || board.hand().isBusy();
     }
 
     private void putAway() {

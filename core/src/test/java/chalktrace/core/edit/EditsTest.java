@@ -4,8 +4,12 @@ import static chalktrace.core.testing.Shots.LEVEL;
 import static chalktrace.core.testing.Shots.level;
 import static chalktrace.core.testing.Shots.showing;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.fill.Contours;
+import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
@@ -110,5 +114,50 @@ class EditsTest {
         assertThat(turned.levels()).extracting(Level::id).containsExactly(LEVEL, "level-2");
         Shot one = after(turned, LevelEdits.remove(LEVEL), LevelEdits.remove("level-2"));
         assertThat(one.levels()).extracting(Level::id).containsExactly("level-2");
+    }
+
+    @Test
+    void aDusterTakesWholeStrokesWhatItTouchesOrAPieceUpToACrossing() {
+        Shot shot = Shots.showing(Exposure.of(0, 2, 1))
+                .withLevel(
+                        Shots.LEVEL,
+                        level -> level.with(
+                                new Drawing(1, List.of(Shots.line(10, 20, 100, 20), Shots.line(60, 0, 60, 90)))));
+        assertThat(dusted(DrawingEdits.dustStrokes(shot, Shots.LEVEL, 0, 30, 21, 4), shot))
+                .hasSize(1);
+        List<Stroke> swept = dusted(DrawingEdits.dustSweep(shot, Shots.LEVEL, 0, 30, 10, 30, 30, 5), shot);
+        assertThat(swept).hasSize(3);
+        assertThat(swept.get(0).curve().x(3)).isCloseTo(25, within(0.01));
+        List<Stroke> trimmed = dusted(DrawingEdits.dustToCrossing(shot, Shots.LEVEL, 0, 90, 21, 4), shot);
+        assertThat(trimmed).hasSize(2);
+        assertThat(trimmed.get(0).curve().x(3)).isCloseTo(60, within(0.01));
+        assertThat(DrawingEdits.dustSweep(shot, Shots.LEVEL, 0, 200, 100, 210, 100, 5))
+                .isEmpty();
+        Shot locked = shot.withLevel(Shots.LEVEL, level -> level.withLocked(true));
+        assertThat(DrawingEdits.dustStrokes(locked, Shots.LEVEL, 0, 30, 21, 4)).isEmpty();
+    }
+
+    @Test
+    void whereTheDusterTouchesNoStrokeItTakesThePaintInFront() {
+        Contours square = Contours.of(List.of(new double[] {100, 100, 140, 100, 140, 140, 100, 140}));
+        Drawing painted = new Drawing(
+                1,
+                List.of(Shots.line(10, 20, 100, 20)),
+                List.of(new Fill("chalk-1", square), new Fill("chalk-2", square)));
+        Shot shot = Shots.showing(Exposure.of(0, 2, 1)).withLevel(Shots.LEVEL, level -> level.with(painted));
+        Shot after = DrawingEdits.dustStrokes(shot, Shots.LEVEL, 0, 120, 120, 4)
+                .orElseThrow()
+                .change()
+                .apply(shot);
+        assertThat(Shots.level(after).drawing(1).orElseThrow().fills())
+                .extracting(Fill::chalk)
+                .containsExactly("chalk-1");
+    }
+
+    private static List<Stroke> dusted(Optional<Edit> edit, Shot shot) {
+        return Shots.level(edit.orElseThrow().change().apply(shot))
+                .drawing(1)
+                .orElseThrow()
+                .strokes();
     }
 }

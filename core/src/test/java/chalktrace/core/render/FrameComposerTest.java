@@ -2,15 +2,23 @@ package chalktrace.core.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import chalktrace.core.fill.Contours;
+import chalktrace.core.fill.Fill;
 import chalktrace.core.picture.ArgbPicture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelGroup;
+import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.LineShape;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
@@ -18,6 +26,8 @@ import chalktrace.core.time.PictureTimes;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class FrameComposerTest {
@@ -239,6 +249,83 @@ class FrameComposerTest {
                         .orElseThrow());
         assertThat(beside[(100 - 20) * 50 + 5]).isEqualTo(0xFFFF0000);
         assertThat(beside[(100 + 20) * 50 + 5]).isEqualTo(0xFF0000FF);
+    }
+
+    /** A square of paint in the second chalk (brick), from 100 to 140 each way, on a level under the lines. */
+    private static Shot painted(UnaryOperator<LevelStyle> style) {
+        Contours square = Contours.of(List.of(new double[] {100, 100, 140, 100, 140, 140, 100, 140}));
+        Drawing paint = new Drawing(1, List.of(), List.of(new Fill("chalk-2", square)));
+        Level level = Level.empty("level-2", "paint")
+                .with(paint)
+                .with(Exposures.of(Exposure.of(0, 1, 1)))
+                .withStyle(style.apply(LevelStyle.ROUGH));
+        Shot lines = Shots.empty();
+        return lines.withLevels(List.of(Shots.level(lines), level));
+    }
+
+    @Test
+    void paintShowsInItsChalkAndFollowsIt() {
+        Shot shot = painted(style -> style);
+        assertThat(at(whole(shot, 0, EXPORT, NO_FOOTAGE), 120, 120)).isEqualTo(0xFFD2543A);
+        assertThat(at(whole(shot, 0, EXPORT, NO_FOOTAGE), 99, 120)).isEqualTo(0xFFFFFFFF);
+        Shot green = shot.withChalks(shot.chalks().stream()
+                .map(chalk -> chalk.withColor(new Rgb(0, 200, 0)))
+                .toList());
+        assertThat(at(whole(green, 0, EXPORT, NO_FOOTAGE), 120, 120)).isEqualTo(0xFF00C800);
+    }
+
+    @Test
+    void aTintedLevelShowsInOneColourAndAShadowDarkensWhatIsUnderIt() {
+        Shot tinted = painted(style -> style.withTint(Optional.of(new Rgb(10, 20, 200))));
+        assertThat(at(whole(tinted, 0, EXPORT, NO_FOOTAGE), 120, 120)).isEqualTo(0xFF0A14C8);
+        Shot shadow = painted(style -> style.withMultiply(true))
+                .withSetup(Shots.empty().setup().withPaper(new Rgb(128, 128, 128)));
+        // By arithmetic: 128 times D2, 54, 3A in parts of 255.
+        assertThat(at(whole(shadow, 0, EXPORT, NO_FOOTAGE), 120, 120)).isEqualTo(0xFF692A1D);
+    }
+
+    @Test
+    void aClippedLevelShowsOnlyWithinTheOneUnderIt() {
+        Shot shot = painted(style -> style);
+        Drawing line = new Drawing(1, List.of(Shots.line(80, 120, 160, 120)));
+        Shot over = shot.withLevel(Shots.LEVEL, level -> level.with(line)
+                .with(Exposures.of(Exposure.of(0, 1, 1)))
+                .withStyle(LevelStyle.ROUGH.withClipped(true)));
+        int[] pixels = whole(over, 0, EXPORT, NO_FOOTAGE);
+        assertThat(at(pixels, 120, 120)).isEqualTo(YELLOW);
+        assertThat(at(pixels, 90, 120)).as("beyond the paint").isEqualTo(0xFFFFFFFF);
+        Shot alone = over.withLevel("level-2", level -> level.with(Exposures.NONE));
+        assertThat(whole(alone, 0, EXPORT, NO_FOOTAGE)).containsOnly(0xFFFFFFFF);
+    }
+
+    @Test
+    void linesThatOnlyBoundAreasStayOutOfAnExport() {
+        Shot shot = lines(Exposure.of(0, 1, 1));
+        Shot bounding = shot.withChalks(shot.chalks().stream()
+                .map(chalk -> chalk.id().equals("chalk-1") ? chalk.withRole(Chalk.Role.BOUNDARY) : chalk)
+                .toList());
+        assertThat(at(whole(bounding, 0, ONION, NO_FOOTAGE), 50, 20)).isEqualTo(YELLOW);
+        assertThat(at(whole(bounding, 0, EXPORT, NO_FOOTAGE), 50, 20)).isEqualTo(0xFFFFFFFF);
+    }
+
+    @Test
+    void dryChalkHasAGrainThatIsTheSameEachTimeAndLiesStillUnderAView() {
+        Shot shot = lines(Exposure.of(0, 1, 1));
+        Shot dry = shot.withChalks(shot.chalks().stream()
+                .map(chalk -> chalk.withLine(chalk.line().withWidth(30).withTip(LineShape.Tip.DRY)))
+                .toList());
+        int[] pixels = whole(dry, 0, EXPORT, NO_FOOTAGE);
+        long different =
+                IntStream.range(20, 90).map(x -> at(pixels, x, 20)).distinct().count();
+        assertThat(different).isGreaterThan(10);
+        assertThat(whole(dry, 0, EXPORT, NO_FOOTAGE)).isEqualTo(pixels);
+        int[] moved = new int[WIDTH * HEIGHT];
+        composer()
+                .compose(
+                        Scenes.of(dry, 0, EXPORT, NO_FOOTAGE),
+                        new Viewpoint(1, 0, 7, 5, WIDTH, HEIGHT),
+                        PixelTile.whole(moved, WIDTH, HEIGHT));
+        assertThat(at(moved, 57, 25)).isEqualTo(at(pixels, 50, 20));
     }
 
     private static int[] quarters(int width, int height) {

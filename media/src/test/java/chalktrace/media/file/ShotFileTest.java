@@ -4,10 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.fill.Contours;
+import chalktrace.core.fill.Fill;
+import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.LevelGroup;
+import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;
@@ -17,6 +22,7 @@ import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
 import chalktrace.core.stroke.Curve;
+import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
@@ -65,12 +71,30 @@ class ShotFileTest {
                                         .withPosition(1.25, -3)
                                         .withScale(0.5)
                                         .withDegrees(7.5)))
-                .withLevel(
-                        Shots.LEVEL,
-                        level -> level.with(level.drawing(1)
+                .withLevel(Shots.LEVEL, level -> level.with(level.drawing(1)
                                 .orElseThrow()
                                 .plus(new Stroke(
-                                        "chalk-2", Curve.of(0.125, -40.5, 0.333, 1e3, 2, 0.5, 3, 4, 0, 5, 6, 1)))))
+                                        "chalk-2", Curve.of(0.125, -40.5, 0.333, 1e3, 2, 0.5, 3, 4, 0, 5, 6, 1)))
+                                .plus(new Fill(
+                                        "chalk-3",
+                                        Contours.of(List.of(
+                                                new double[] {0, 0, 40.25, 0, 20, 30.5},
+                                                new double[] {10, 2, 30, 2, 20, 12})))))
+                        .withStyle(new LevelStyle(
+                                LevelStyle.Role.SHADOW,
+                                Optional.of("level-9"),
+                                Optional.of(new Rgb(1, 2, 254)),
+                                true,
+                                true)))
+                .withChalks(List.of(
+                        new Chalk(
+                                "chalk-1",
+                                "reed",
+                                new Rgb(0xF2, 0xD1, 0x3C),
+                                new LineShape(3.5, 0.1, 12, LineShape.Tip.DRY),
+                                0.75,
+                                Chalk.Role.BOUNDARY),
+                        new Chalk("chalk-2", "soot", new Rgb(0, 0, 0), 4, 1)))
                 .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), true, false, 0.75)))
                 .withFootage(List.of(new Footage(
                         "footage-1",
@@ -173,7 +197,7 @@ class ShotFileTest {
                     .getDocumentElement();
             assertThat(root.getNamespaceURI()).isEqualTo("http://www.w3.org/2000/svg");
             var paths = root.getElementsByTagNameNS("http://www.w3.org/2000/svg", "path");
-            assertThat(paths.getLength()).isEqualTo(2);
+            assertThat(paths.getLength()).isEqualTo(3);
             assertThat(paths.item(0).getAttributes().getNamedItem("fill").getNodeValue())
                     .isEqualTo("#F2D13C");
             assertThat(paths.item(0).getAttributes().getNamedItem("d").getNodeValue())
