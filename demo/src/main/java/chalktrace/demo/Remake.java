@@ -2,6 +2,7 @@ package chalktrace.demo;
 
 import chalktrace.core.shot.Shot;
 import chalktrace.demo.film.ClipMaker;
+import chalktrace.demo.film.PoseSheet;
 import chalktrace.demo.scene.Performance;
 import chalktrace.demo.traced.TracedShot;
 import chalktrace.media.file.ShotFile;
@@ -13,10 +14,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 
-/** Makes all demo material: clip, line, table of its words, and the shot that is traced over them. */
+/** Makes all demo material: clip, sheet of poses, line, table of its words, and the shot that is traced over them. */
 public final class Remake {
 
     static final String CLIP = "kettle-clip.mp4";
+    static final String POSES = "kettle-poses.png";
     static final String LINE = "kettle-line.wav";
     static final String LINE_WORDS = "kettle-line-words.csv";
     static final String SHOT = "kettle" + ShotFile.ENDING;
@@ -38,11 +40,13 @@ public final class Remake {
                     done -> System.out.print("\rfilming " + done + " of " + Performance.FRAMES + " frames "));
             System.out.println();
         }
+        PoseSheet.make(performance, folder.resolve(POSES));
         try (Reference reference = References.open(clip)) {
             Shot shot = new TracedShot(performance)
                     .make(
                             clip,
                             reference,
+                            folder.resolve(POSES),
                             folder.resolve(LINE),
                             SpokenLine.words().stream()
                                     .map(word ->

@@ -327,9 +327,9 @@ public final class Footages implements FootagePictures {
         }
         byFile.put(file, new OpenFootage(reference, cache, this::pictureArrived));
         stamps.put(file, stamp);
+        considerProxy(file);
         opened.put(file, reference);
         arrivals.set(arrivals.get() + 1);
-        considerProxy(file);
     }
 
     /** A proxy is made for what is in the shot, not for what is only looked at. */

@@ -52,6 +52,11 @@ public final class Proxies {
         return needless;
     }
 
+    /** Whether it is, or will be, known whether a file needs a proxy. */
+    boolean isConsidered(String file) {
+        return considered.containsKey(file);
+    }
+
     /** What all proxies take on the disk. */
     public ReadOnlyLongProperty bytesProperty() {
         return bytes.getReadOnlyProperty();

@@ -76,6 +76,10 @@ public final class Thumbnails {
             if (change.wasRemoved()) {
                 forget(change.getKey());
             }
+            // What is only looked at gets no proxy to wait for.
+            if (change.wasAdded() && !proxies.isConsidered(change.getKey())) {
+                beginWithout(change.getKey());
+            }
         });
         proxies.made().addListener((MapChangeListener<String, Proxy>) change -> {
             if (change.wasAdded()) {
@@ -132,7 +136,7 @@ public final class Thumbnails {
 
     private void begin(String file, Making making) {
         Reference reference = footages.opened().get(file);
-        if (reference == null || !shown.get()) {
+        if (reference == null || !shown.get() || byFile.containsKey(file)) {
             return;
         }
         Image[] images = new Image[Math.min(MOST, reference.times().count())];

@@ -69,7 +69,9 @@ public final class Workbench {
         boardArea.setMinSize(0, 0);
         HBox top = new HBox(beside, boardArea);
         VBox.setVgrow(top, Priority.ALWAYS);
+        // It takes the room that ledge and bench leave, whatever lies on it.
         top.setMinHeight(0);
+        top.setPrefHeight(0);
         VBox left = new VBox(top, ledge, bench);
         BorderPane root = new BorderPane(left, new HeadBar(session, commands), tray, null, null);
         root.getStyleClass().add("window");

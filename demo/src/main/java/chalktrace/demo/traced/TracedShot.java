@@ -17,6 +17,7 @@ import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Word;
 import chalktrace.core.time.Conform;
+import chalktrace.demo.film.PoseSheet;
 import chalktrace.demo.scene.Performance;
 import chalktrace.media.footage.Reference;
 import java.nio.file.Path;
@@ -61,7 +62,7 @@ public final class TracedShot {
     }
 
     /** The shot over a clip and a recording that lie at these places. */
-    public Shot make(Path clip, Reference reference, Path line, List<Spoken> words) {
+    public Shot make(Path clip, Reference reference, Path poses, Path line, List<Spoken> words) {
         ShotSetup standard = ShotSetup.standard();
         Shot empty = Shot.empty("Kettle at Pier Nine", standard.withLength(Performance.FRAMES));
         String rough = empty.chalks().get(0).id();
@@ -73,9 +74,14 @@ public final class TracedShot {
                 .withGroups(List.of(new LevelGroup("group-1", "figure", List.of("level-2", "level-1"), true, false, 1)))
                 .withFootage(List.of(
                         Footage.of("footage-1", "kettle clip", clip.toString(), Conform.whole(0, reference.times()))
-                                .withLook(Footage.Look.AS_IS.withLighten(0.2))))
+                                .withLook(Footage.Look.AS_IS.withLighten(0.2)),
+                        Footage.of("footage-2", "poses", poses.toString(), new Conform(0, 0, 1, 1, Conform.Pace.HELD))
+                                .withWhere(Footage.Where.BESIDE_BOARD)
+                                .withViews(PoseSheet.views())
+                                .withVisible(false)))
                 .withSounds(List.of(
-                        SoundClip.of("sound-1", "kettle clip", clip.toString(), 0),
+                        SoundClip.of("sound-1", "kettle clip", clip.toString(), 0)
+                                .withFootage("footage-1"),
                         SoundClip.of("sound-2", "the line", line.toString(), lineStart)))
                 .withMouthPlace(new MouthPlace(mouth[0], mouth[1], mouth[2], true))
                 .withCues(List.of(

@@ -139,8 +139,9 @@ final class FootageCard extends VBox {
         if (reference != null) {
             describe(clip, reference);
             session.thumbnails().of(clip.file(), 0, reference.times().count()).ifPresent(picture::setImage);
-        } else if (wrong == null) {
-            facts.setText("reading\u2026");
+        } else {
+            facts.setText(wrong == null ? "reading\u2026" : "");
+            meets.setText("");
         }
         show(changed, wrong == null && session.footages().changed().contains(clip.file()));
         where.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == clip.where()));
