@@ -88,7 +88,13 @@ public class ReadBenchmark {
 
     @Benchmark
     public void forward(Beside beside) throws Exception {
-        beside.compare(this::forward, () -> CommandLineFfmpeg.decode(clip));
+        beside.compare(() -> forward(false), () -> CommandLineFfmpeg.decode(clip));
+    }
+
+    /** As {@link #forward}, converted for a board of 832x468 pixels, as the window does it. */
+    @Benchmark
+    public void forwardOnBoard(Beside beside) throws Exception {
+        beside.compare(() -> forward(true), () -> CommandLineFfmpeg.decode(clip));
     }
 
     /** Jumps, each to another group than the one before, beside decoding in order from the keys before the same pictures. */
@@ -113,7 +119,7 @@ public class ReadBenchmark {
     }
 
     /** As the program plays: one thread decodes, another converts. */
-    private void forward() throws Exception {
+    private void forward(boolean onBoard) throws Exception {
         BlockingQueue<Picture> decoded = new ArrayBlockingQueue<>(8);
         try (VideoClip made = VideoClip.open(clip)) {
             int count = made.times().count();
@@ -127,12 +133,14 @@ public class ReadBenchmark {
                 }
             });
             decoder.start();
-            PictureSampling plain = new PictureSampling(0, 1, 1920);
-            int[] row = new int[1920];
+            int rows = onBoard ? 468 : 1080;
+            double step = onBoard ? 960.0 / 832 : 1;
+            PictureSampling columns = new PictureSampling(0, step, onBoard ? 832 : 1920);
+            int[] row = new int[onBoard ? 832 : 1920];
             for (int n = 0; n < count; n++) {
-                Picture picture = decoded.take();
-                for (int y = 0; y < picture.size().height(); y++) {
-                    picture.argbRow(plain, y, row.length, row);
+                Picture picture = onBoard ? decoded.take().half() : decoded.take();
+                for (int y = 0; y < rows; y++) {
+                    picture.argbRow(columns, y * step, row.length, row);
                 }
             }
             decoder.join();

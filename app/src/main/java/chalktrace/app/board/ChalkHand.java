@@ -5,9 +5,11 @@ import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.render.StrokeLayer;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.EdgeInk;
 import chalktrace.core.stroke.Ink;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.core.stroke.Stroke;
+import chalktrace.core.stroke.StrokeSelection;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
 
@@ -17,6 +19,11 @@ final class ChalkHand implements Hand {
     private final Session session;
     private final BoardView board;
     private Ink ink;
+
+    /** In place of the ink while the chalk follows the picture. */
+    private EdgeInk wire;
+
+    private Rectangle2D wireBefore;
     private StrokeLanding landing;
     private Chalk chalk;
     private PenSample before;
@@ -32,6 +39,12 @@ final class ChalkHand implements Hand {
         landing = session.landing();
         chalk = shot.chalk(session.selection().chalkProperty().get());
         ink = new Ink(chalk.id());
+        wire = session.snapping()
+                .edges()
+                .map(edges -> new EdgeInk(
+                        chalk.id(), edges, session.snapping().reachProperty().get()))
+                .orElse(null);
+        wireBefore = null;
         before = sample;
         draw(sample);
     }
@@ -43,9 +56,16 @@ final class ChalkHand implements Hand {
 
     @Override
     public void up(PenSample sample) {
-        ink.add(sample);
-        Stroke stroke = ink.finish();
+        Stroke stroke;
+        if (wire == null) {
+            ink.add(sample);
+            stroke = ink.finish();
+        } else {
+            wire.add(sample);
+            stroke = wire.stroke();
+        }
         ink = null;
+        wire = null;
         board.endPen();
         session.document().apply(landing.draw(stroke));
     }
@@ -53,6 +73,7 @@ final class ChalkHand implements Hand {
     @Override
     public void giveUp() {
         ink = null;
+        wire = null;
         board.endPen();
         board.composeAll();
     }
@@ -62,7 +83,29 @@ final class ChalkHand implements Hand {
         return ink != null;
     }
 
+    /** The wire may jump anywhere since its last fixed place, so all that it touches now or touched before is shown anew. */
+    private void drawAlongEdges(PenSample sample) {
+        wire.add(sample);
+        Shot shot = session.shot();
+        Stroke soFar = wire.stroke();
+        Rectangle2D now = grown(StrokeSelection.bounds(soFar));
+        Rectangle2D touched = wireBefore == null ? now : now.createUnion(wireBefore);
+        wireBefore = now;
+        double opacity = shot.level(landing.level()).map(shot::opacityOf).orElse(1.0);
+        board.showPen(new StrokeLayer(soFar, chalk, opacity), touched);
+    }
+
+    private Rectangle2D grown(Rectangle2D box) {
+        double margin = chalk.width() + chalk.line().taperPx();
+        return new Rectangle2D.Double(
+                box.getX() - margin, box.getY() - margin, box.getWidth() + 2 * margin, box.getHeight() + 2 * margin);
+    }
+
     private void draw(PenSample sample) {
+        if (wire != null) {
+            drawAlongEdges(sample);
+            return;
+        }
         ink.add(sample);
         Shot shot = session.shot();
         double opacity = shot.level(landing.level()).map(shot::opacityOf).orElse(1.0);
@@ -74,13 +117,7 @@ final class ChalkHand implements Hand {
         for (int i = Math.max(0, line.size() - 6); i < line.size(); i++) {
             touched.add(line.get(i).x(), line.get(i).y());
         }
-        double margin = chalk.width() + chalk.line().taperPx();
-        touched.setRect(
-                touched.getX() - margin,
-                touched.getY() - margin,
-                touched.getWidth() + 2 * margin,
-                touched.getHeight() + 2 * margin);
-        board.showPen(new StrokeLayer(ink.soFar(), chalk, opacity), touched);
+        board.showPen(new StrokeLayer(ink.soFar(), chalk, opacity), grown(touched));
         before = sample;
     }
 }

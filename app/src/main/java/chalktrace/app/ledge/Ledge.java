@@ -34,6 +34,7 @@ public final class Ledge extends HBox {
     private final HBox sticks = new HBox();
     private final List<ChalkStick> shown = new ArrayList<>();
     private final HBox modes = new HBox(8);
+    private final ToggleButton snap = Buttons.toggle(Icons.SNAP, "follow the edges of the picture (Shift+B)");
     private final Label landing = new Label();
 
     public Ledge(Session session) {
@@ -44,6 +45,8 @@ public final class Ledge extends HBox {
         landing.setId("landing");
         landing.setMinWidth(0);
         modes.setAlignment(Pos.CENTER_LEFT);
+        snap.setId("snap");
+        snap.selectedProperty().bindBidirectional(session.snapping().onProperty());
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         Label next = new Label("next stroke");
@@ -90,7 +93,7 @@ public final class Ledge extends HBox {
     /** What the tool in hand can be set to; for the chalk, how long a new drawing shows. */
     private void showModes(Tool tool, HBox holds) {
         if (tool == Tool.CHALK) {
-            modes.getChildren().setAll(holds);
+            modes.getChildren().setAll(snap, holds);
             return;
         }
         modes.getChildren()
@@ -133,7 +136,7 @@ public final class Ledge extends HBox {
     }
 
     private HBox holds() {
-        Label word = new Label("new drawings on");
+        Label word = new Label("drawings on");
         word.getStyleClass().add("quiet");
         word.setMinWidth(Region.USE_PREF_SIZE);
         HBox box = new HBox();

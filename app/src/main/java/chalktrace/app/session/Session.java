@@ -31,6 +31,7 @@ public final class Session {
     private final Looking looking;
     private final Painting painting;
     private final Picking picking;
+    private final Snapping snapping;
 
     /**
      * @param devices opens the sound device, or its stand-in
@@ -55,6 +56,7 @@ public final class Session {
         gathering = new Gathering(document, jobs, notices, looking);
         exporting = new Exporting(document, jobs, notices);
         painting = new Painting(document, selection, transport, jobs, notices);
+        snapping = new Snapping(document, transport, footages, jobs);
         picking = new Picking(document, selection, transport, view);
     }
 
@@ -112,6 +114,10 @@ public final class Session {
 
     public Looking looking() {
         return looking;
+    }
+
+    public Snapping snapping() {
+        return snapping;
     }
 
     public Picking picking() {

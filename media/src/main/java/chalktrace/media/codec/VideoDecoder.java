@@ -38,7 +38,7 @@ public final class VideoDecoder implements AutoCloseable {
         void take(int n, Picture picture);
     }
 
-    private static final int THREADS = 2;
+    private static final int THREADS = Runtime.getRuntime().availableProcessors() + 1;
 
     private MediaInput input;
     private final int stream;

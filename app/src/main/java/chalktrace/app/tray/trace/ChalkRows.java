@@ -72,7 +72,12 @@ final class ChalkRows extends VBox {
                 (chalk, v) -> chalk.withLine(chalk.line().withTaper(v)));
         strength = slider("opacity", 5, 100, 0, (chalk, v) -> chalk.withOpacity(v / 100));
         HBox kinds = new HBox(6, tip, role);
-        getChildren().addAll(head, color, width, thinnest, taper, strength, kinds);
+        ValueSlider reach =
+                new ValueSlider("snaps px", 1, 40, 0, session.snapping().reachProperty()::set);
+        reach.show(session.snapping().reachProperty().get());
+        reach.visibleProperty().bind(session.snapping().onProperty());
+        reach.managedProperty().bind(session.snapping().onProperty());
+        getChildren().addAll(head, color, width, thinnest, taper, strength, kinds, reach);
     }
 
     void show() {
