@@ -3,6 +3,7 @@ package chalktrace.app.board;
 import chalktrace.app.board.pen.MousePen;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
+import chalktrace.core.edit.DrawingEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PenSample;
@@ -32,6 +33,7 @@ import javafx.util.Duration;
 public final class Board extends StackPane {
 
     private static final double ZOOM_STEP = 1.15;
+    private static final double REACH_PX = 6;
     private static final Duration REFUSAL_STAYS = Duration.seconds(3);
 
     private final Session session;
@@ -63,7 +65,10 @@ public final class Board extends StackPane {
         emptyWord.setMouseTransparent(true);
         StackPane.setAlignment(emptyWord, Pos.BOTTOM_CENTER);
         FillLook fillLook = new FillLook(session, view);
-        Pane marks = new Pane(fillLook, new PickLoop(hand.pick().loopProperty(), view));
+        Pane marks = new Pane(
+                fillLook,
+                new PickLoop(hand.pick().loopProperty(), view),
+                new PickLoop(hand.fill().loopProperty(), view));
         marks.setMouseTransparent(true);
         addEventHandler(MouseEvent.ANY, fillLook::pointerAt);
         getChildren()
@@ -97,6 +102,23 @@ public final class Board extends StackPane {
 
     public BoardView view() {
         return view;
+    }
+
+    /** Chooses the level in front that has a stroke under the pointer. */
+    public void chooseLevelHere() {
+        Point2D place = view.toShot(lastX, lastY);
+        Shot shot = session.shot();
+        shot.levels().stream()
+                .filter(level -> !DrawingEdits.touched(
+                                shot,
+                                level.id(),
+                                session.transport().frame(),
+                                place.getX(),
+                                place.getY(),
+                                REACH_PX / view.scale())
+                        .isEmpty())
+                .findFirst()
+                .ifPresent(level -> session.selection().levelProperty().set(level.id()));
     }
 
     /** Takes what other pens than the mouse do. */

@@ -70,6 +70,7 @@ public final class BoardView extends Region {
         session.footages().arrivalsProperty().addListener(all);
         session.selection().levelProperty().addListener(all);
         session.view().onionSkinProperty().addListener(all);
+        session.view().aloneProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);
         session.view().peekBackProperty().addListener(all);
         session.view().flippedProperty().addListener(all);
@@ -173,7 +174,7 @@ public final class BoardView extends Region {
     }
 
     private Scene scene() {
-        Shot shot = session.document().shownProperty().get();
+        Shot shot = alone(session.document().shownProperty().get());
         int frame = session.transport().frame();
         String level = session.selection().level();
         boolean onion = session.view().onionSkinProperty().get()
@@ -189,6 +190,16 @@ public final class BoardView extends Region {
                 Optional.ofNullable(level),
                 pen);
         return Scenes.of(shot, frame, options, session.footages());
+    }
+
+    /** With all levels but the one that is shown alone hidden. */
+    private Shot alone(Shot shot) {
+        String only = session.view().aloneProperty().get();
+        return only == null || shot.level(only).isEmpty()
+                ? shot
+                : shot.withLevels(shot.levels().stream()
+                        .map(level -> level.id().equals(only) ? level : level.withVisible(false))
+                        .toList());
     }
 
     /** The frame that shows the level's drawing before the one at a frame; the same frame when there is none. */

@@ -18,15 +18,19 @@ final class ChalkHand implements Hand {
 
     private final Session session;
     private final BoardView board;
+    /** A ruled line is seldom meant to be faint. */
+    private static final double STRAIGHT_PRESSURE = 0.6;
+
     private Ink ink;
 
     /** In place of the ink while the chalk follows the picture. */
     private EdgeInk wire;
 
-    private Rectangle2D wireBefore;
+    private Rectangle2D wholeBefore;
     private StrokeLanding landing;
     private Chalk chalk;
     private PenSample before;
+    private PenSample first;
 
     ChalkHand(Session session, BoardView board) {
         this.session = session;
@@ -38,14 +42,15 @@ final class ChalkHand implements Hand {
         Shot shot = session.shot();
         landing = session.landing();
         chalk = shot.chalk(session.selection().chalkProperty().get());
-        ink = new Ink(chalk.id());
+        ink = new Ink(chalk.id(), session.view().steadinessProperty().get());
         wire = session.snapping()
                 .edges()
                 .map(edges -> new EdgeInk(
                         chalk.id(), edges, session.snapping().reachProperty().get()))
                 .orElse(null);
-        wireBefore = null;
+        wholeBefore = null;
         before = sample;
+        first = sample;
         draw(sample);
     }
 
@@ -57,7 +62,9 @@ final class ChalkHand implements Hand {
     @Override
     public void up(PenSample sample) {
         Stroke stroke;
-        if (wire == null) {
+        if (session.view().pickMoreProperty().get()) {
+            stroke = straightTo(sample);
+        } else if (wire == null) {
             ink.add(sample);
             stroke = ink.finish();
         } else {
@@ -83,16 +90,24 @@ final class ChalkHand implements Hand {
         return ink != null;
     }
 
-    /** The wire may jump anywhere since its last fixed place, so all that it touches now or touched before is shown anew. */
-    private void drawAlongEdges(PenSample sample) {
-        wire.add(sample);
+    /** A line that may be anywhere else with the next sample: all that it touches now or touched before is shown anew. */
+    private void showWhole(Stroke soFar) {
         Shot shot = session.shot();
-        Stroke soFar = wire.stroke();
         Rectangle2D now = grown(StrokeSelection.bounds(soFar));
-        Rectangle2D touched = wireBefore == null ? now : now.createUnion(wireBefore);
-        wireBefore = now;
+        Rectangle2D touched = wholeBefore == null ? now : now.createUnion(wholeBefore);
+        wholeBefore = now;
         double opacity = shot.level(landing.level()).map(shot::opacityOf).orElse(1.0);
         board.showPen(new StrokeLayer(soFar, chalk, opacity), touched);
+    }
+
+    private Stroke straightTo(PenSample sample) {
+        return Stroke.straight(
+                chalk.id(),
+                first.x(),
+                first.y(),
+                sample.x(),
+                sample.y(),
+                Math.max(STRAIGHT_PRESSURE, sample.pressure()));
     }
 
     private Rectangle2D grown(Rectangle2D box) {
@@ -102,8 +117,14 @@ final class ChalkHand implements Hand {
     }
 
     private void draw(PenSample sample) {
+        if (session.view().pickMoreProperty().get()) {
+            ink.add(sample);
+            showWhole(straightTo(sample));
+            return;
+        }
         if (wire != null) {
-            drawAlongEdges(sample);
+            wire.add(sample);
+            showWhole(wire.stroke());
             return;
         }
         ink.add(sample);

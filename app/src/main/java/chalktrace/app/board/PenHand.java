@@ -15,7 +15,7 @@ public final class PenHand {
     private final Hand chalk;
     private final Hand duster;
     private final PickHand pick;
-    private final Hand fill;
+    private final FillHand fill;
     private Hand now;
 
     /** @param refused hears where the pen was and why it could not draw */
@@ -25,12 +25,16 @@ public final class PenHand {
         this.chalk = new ChalkHand(session, board);
         this.duster = new DusterHand(session, board);
         this.pick = new PickHand(session, board);
-        this.fill = new FillHand(session.painting());
+        this.fill = new FillHand(session.painting(), board);
         this.now = chalk;
     }
 
     PickHand pick() {
         return pick;
+    }
+
+    FillHand fill() {
+        return fill;
     }
 
     /** Takes what a pen does. */

@@ -26,6 +26,7 @@ public enum Action {
     CHALK_OR_DUSTER("between chalk and duster", KeyCode.R),
     PICK("pick strokes", KeyCode.T),
     FILL("fill between lines", KeyCode.T, KeyCombination.SHIFT_DOWN),
+    LEVEL_HERE("to the level under the pointer", KeyCode.X, KeyCombination.SHIFT_DOWN),
     SNAP("follow the edges of the picture, or not", KeyCode.B, KeyCombination.SHIFT_DOWN),
     NUDGE_LEFT("nudge what is picked to the left", KeyCode.LEFT),
     NUDGE_RIGHT("nudge what is picked to the right", KeyCode.RIGHT),

@@ -6,6 +6,8 @@ import chalktrace.core.edit.FillEdits.Reach;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.time.FrameRange;
+import java.awt.geom.Point2D;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.property.DoubleProperty;
@@ -100,6 +102,20 @@ public final class Painting {
                 document.apply(FillEdits.paint(level, frame, chalk, found.get().area()));
             }
         });
+    }
+
+    /** Paints what lies within a loop, given by its corners. */
+    public void fillLoop(List<Point2D> loop) {
+        double[] ring = new double[2 * loop.size()];
+        for (int i = 0; i < loop.size(); i++) {
+            ring[2 * i] = loop.get(i).getX();
+            ring[2 * i + 1] = loop.get(i).getY();
+        }
+        document.apply(FillEdits.paint(
+                String.valueOf(selection.level()),
+                transport.frame(),
+                selection.chalkProperty().get(),
+                Contours.of(List.of(ring))));
     }
 
     /** Paints all that lies within the outermost lines of the current level. */

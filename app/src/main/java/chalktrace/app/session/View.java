@@ -1,9 +1,12 @@
 package chalktrace.app.session;
 
+import chalktrace.core.stroke.Ink;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
@@ -50,6 +53,8 @@ public final class View {
     private final ObjectProperty<Duster> duster = new SimpleObjectProperty<>(Duster.STROKE);
     private final BooleanProperty pickByBox = new SimpleBooleanProperty();
     private final BooleanProperty pickMore = new SimpleBooleanProperty();
+    private final DoubleProperty steadiness = new SimpleDoubleProperty(Ink.USUAL_STEADINESS);
+    private final StringProperty alone = new SimpleStringProperty();
     private final BooleanProperty bending = new SimpleBooleanProperty();
     private final StringProperty placing = new SimpleStringProperty();
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.TRACE);
@@ -79,9 +84,19 @@ public final class View {
         return pickByBox;
     }
 
-    /** Whether what is picked next comes to what is picked already, for as long as a key is held. */
+    /** Whether Shift is held over the board: what is picked next comes to what is picked already, and lines are straight. */
     public BooleanProperty pickMoreProperty() {
         return pickMore;
+    }
+
+    /** How much the chalk's line is steadied, from 0 (raw) to 1 (slow). */
+    public DoubleProperty steadinessProperty() {
+        return steadiness;
+    }
+
+    /** The one level that is shown alone, by its id; null for all. */
+    public StringProperty aloneProperty() {
+        return alone;
     }
 
     /** Whether what is picked is bent by a grid, and not moved whole. */

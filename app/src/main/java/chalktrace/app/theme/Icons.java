@@ -7,6 +7,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignI;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignM;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignN;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
@@ -43,6 +44,7 @@ public final class Icons {
     public static final Ikon MUTED = MaterialDesignV.VOLUME_OFF;
 
     public static final Ikon DONE = MaterialDesignC.CHECK;
+    public static final Ikon ALONE = MaterialDesignN.NUMERIC_1_BOX_OUTLINE;
     public static final Ikon SNAP = MaterialDesignM.MAGNET;
     public static final Ikon PICK = MaterialDesignS.SELECTION_DRAG;
     public static final Ikon FILL = MaterialDesignF.FORMAT_COLOR_FILL;

@@ -202,6 +202,7 @@ public final class Workbench {
                         .set(session.view().toolProperty().get() == Tool.DUSTER ? Tool.CHALK : Tool.DUSTER))
                 .on(Action.PICK, () -> session.view().toolProperty().set(Tool.PICK))
                 .on(Action.FILL, () -> session.view().toolProperty().set(Tool.FILL))
+                .on(Action.LEVEL_HERE, board::chooseLevelHere)
                 .on(Action.SNAP, () -> session.snapping()
                         .onProperty()
                         .set(!session.snapping().onProperty().get()))

@@ -204,4 +204,21 @@ class TraceTest {
         shortcut(robot, KeyCode.Z);
         assertThat(drawing(0).strokes()).hasSize(5);
     }
+
+    @Test
+    void aDrawnLoopIsPaintedAndTheLevelUnderThePointerIsFound(FxRobot robot) {
+        pen(robot, 100, 100, 200, 100);
+        String lines = shot().levels().get(0).id();
+        tool(robot, Tool.FILL);
+        pen(robot, 300, 100, 400, 100, 400, 200, 300, 200, 300, 100);
+        Level paint =
+                shot().level(FillEdits.paintLevel(shot(), lines).orElseThrow()).orElseThrow();
+        assertThat(paint.drawingAt(0).orElseThrow().fills().get(0).area().area())
+                .isCloseTo(10_000, within(50.0));
+        robot.interact(() -> window.session.selection().levelProperty().set(paint.id()));
+        tool(robot, Tool.CHALK);
+        robot.moveTo(window.onScreen(150, 100));
+        robot.press(KeyCode.SHIFT).type(KeyCode.X).release(KeyCode.SHIFT);
+        assertThat(window.session.selection().level()).isEqualTo(lines);
+    }
 }

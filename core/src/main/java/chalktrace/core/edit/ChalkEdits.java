@@ -1,6 +1,11 @@
 package chalktrace.core.edit;
 
+import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Level;
+import chalktrace.core.stroke.Stroke;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Edits of chalks. */
@@ -31,5 +36,35 @@ public final class ChalkEdits {
                                         chalk.opacity(),
                                         chalk.role())))
                         .toList()));
+    }
+
+    /** Draws all that one chalk has drawn and painted, on all levels or one, with another; the chalk itself stays. */
+    public static Edit giveAllTo(String from, String to, Optional<String> onLevel) {
+        return new Edit(
+                "give strokes to another chalk",
+                shot -> shot.withLevels(shot.levels().stream()
+                        .map(level ->
+                                onLevel.filter(id -> !id.equals(level.id())).isPresent() || shot.isLocked(level)
+                                        ? level
+                                        : given(level, from, to))
+                        .toList()));
+    }
+
+    private static Level given(Level level, String from, String to) {
+        Level out = level;
+        for (Drawing drawing : level.drawings()) {
+            boolean has = drawing.strokes().stream()
+                            .anyMatch(stroke -> stroke.chalk().equals(from))
+                    || drawing.fills().stream().anyMatch(fill -> fill.chalk().equals(from));
+            if (has) {
+                out = out.with(drawing.withStrokes(drawing.strokes().stream()
+                                .map(stroke -> stroke.chalk().equals(from) ? new Stroke(to, stroke.curve()) : stroke)
+                                .toList())
+                        .withFills(drawing.fills().stream()
+                                .map(fill -> fill.chalk().equals(from) ? new Fill(to, fill.area()) : fill)
+                                .toList()));
+            }
+        }
+        return out;
     }
 }

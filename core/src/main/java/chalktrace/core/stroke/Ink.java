@@ -15,20 +15,35 @@ public final class Ink {
     /** Samples this close to a straight run add nothing that the fit could show. */
     private static final double THINNING_PX = 0.05;
 
+    /** Half way on the dial from raw to slow. */
+    public static final double USUAL_STEADINESS = 0.5;
+
     /** Hertz at rest, and hertz per pixel a second: found by hand on strokes of 30 to 3,000 pixels a second. */
     private static final double CUTOFF = 8.0;
+
+    /** From one end of the dial to its middle the cutoff changes by this factor. */
+    private static final double DIAL_FACTOR = 8.0;
 
     private static final double BETA = 0.02;
 
     private final String chalk;
-    private final OneEuroFilter steadyX = new OneEuroFilter(CUTOFF, BETA);
-    private final OneEuroFilter steadyY = new OneEuroFilter(CUTOFF, BETA);
+    private final OneEuroFilter steadyX;
+    private final OneEuroFilter steadyY;
     private final OneEuroFilter steadyPressure = new OneEuroFilter(CUTOFF, 0);
     private final List<PenSample> steadied = new ArrayList<>();
     private PenSample latest;
 
     public Ink(String chalk) {
+        this(chalk, USUAL_STEADINESS);
+    }
+
+    /** @param steadiness 0 for the hand's own line to 1 for a slow, smooth one */
+    public Ink(String chalk, double steadiness) {
         this.chalk = chalk;
+        double cutoff = CUTOFF * Math.pow(DIAL_FACTOR, 1 - 2 * Math.max(0, Math.min(1, steadiness)));
+        double beta = BETA * 2 * (1 - Math.max(0, Math.min(0.95, steadiness)));
+        steadyX = new OneEuroFilter(cutoff, beta);
+        steadyY = new OneEuroFilter(cutoff, beta);
     }
 
     public void add(PenSample sample) {

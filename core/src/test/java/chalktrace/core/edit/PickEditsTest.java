@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
@@ -15,6 +16,7 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -139,5 +141,21 @@ class PickEditsTest {
                 .isEqualTo(strokes(shot).subList(1, 3));
         Shot locked = shot.withLevel(Shots.LEVEL, level -> level.withLocked(true));
         assertThat(apply(PickEdits.remove(first), locked)).isEqualTo(locked);
+    }
+
+    @Test
+    void allStrokesOfAChalkGoToAnotherOnAllLevelsOrOne() {
+        Shot two = shot().withLevels(List.of(
+                Shots.level(shot()),
+                Level.empty("level-2", "line").with(new Drawing(4, List.of(Shots.line(0, 0, 9, 9))))));
+        Shot all = apply(ChalkEdits.giveAllTo("chalk-1", "chalk-3", Optional.empty()), two);
+        assertThat(all.levels())
+                .allSatisfy(level -> assertThat(level.drawings().get(0).strokes())
+                        .extracting(Stroke::chalk)
+                        .containsOnly("chalk-3"));
+        Shot one = apply(ChalkEdits.giveAllTo("chalk-1", "chalk-3", Optional.of("level-2")), two);
+        assertThat(one.levels().get(0)).isEqualTo(two.levels().get(0));
+        assertThat(one.levels().get(1).drawings().get(0).strokes().get(0).chalk())
+                .isEqualTo("chalk-3");
     }
 }

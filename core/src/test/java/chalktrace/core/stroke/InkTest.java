@@ -47,4 +47,26 @@ class InkTest {
         assertThat(StrokeHit.distance(stroke, LineShape.round(10), 50, 25))
                 .isCloseTo(25 - LineShape.round(10).radius(1), within(1e-6));
     }
+
+    @Test
+    void theDialGoesFromTheHandsOwnLineToASlowOne() {
+        double raw = waver(new Ink("chalk-1", 0));
+        double usual = waver(new Ink("chalk-1"));
+        double slow = waver(new Ink("chalk-1", 1));
+        assertThat(raw).isGreaterThan(1.5 * usual);
+        assertThat(usual).isGreaterThan(1.5 * slow);
+    }
+
+    /** How far a line strays up and down that a trembling hand draws straight, tremble of two pixels, ten times a second. */
+    private static double waver(Ink ink) {
+        for (int i = 0; i < 200; i++) {
+            double seconds = i / 100.0;
+            ink.add(new PenSample(i, 50 + 2 * Math.sin(2 * Math.PI * 10 * seconds), 0.5, seconds));
+        }
+        return ink.samples().stream()
+                .skip(40)
+                .mapToDouble(sample -> Math.abs(sample.y() - 50))
+                .max()
+                .orElseThrow();
+    }
 }

@@ -9,10 +9,13 @@ import chalktrace.core.edit.ChalkEdits;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.stroke.LineShape;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import javafx.geometry.Pos;
 import javafx.scene.control.ColorPicker;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -33,6 +36,7 @@ final class ChalkRows extends VBox {
     private final ValueSlider thinnest;
     private final ValueSlider taper;
     private final ValueSlider strength;
+    private final MenuButton giveAll = new MenuButton("all its strokes become\u2026");
     private boolean showing;
 
     ChalkRows(Session session) {
@@ -72,12 +76,21 @@ final class ChalkRows extends VBox {
                 (chalk, v) -> chalk.withLine(chalk.line().withTaper(v)));
         strength = slider("opacity", 5, 100, 0, (chalk, v) -> chalk.withOpacity(v / 100));
         HBox kinds = new HBox(6, tip, role);
+        ValueSlider steady = new ValueSlider(
+                "steady %", 0, 100, 0, v -> session.view().steadinessProperty().set(v / 100));
+        steady.show(session.view().steadinessProperty().get() * 100);
+        giveAll.setFocusTraversable(false);
+        giveAll.setId("give-all");
+        giveAll.setMaxWidth(Double.MAX_VALUE);
+        giveAll.setOnShowing(event -> listOthers());
+        // A menu button without an entry does not open.
+        giveAll.getItems().add(new MenuItem(""));
         ValueSlider reach =
                 new ValueSlider("snaps px", 1, 40, 0, session.snapping().reachProperty()::set);
         reach.show(session.snapping().reachProperty().get());
         reach.visibleProperty().bind(session.snapping().onProperty());
         reach.managedProperty().bind(session.snapping().onProperty());
-        getChildren().addAll(head, color, width, thinnest, taper, strength, kinds, reach);
+        getChildren().addAll(head, color, width, thinnest, taper, strength, kinds, steady, reach, giveAll);
     }
 
     void show() {
@@ -130,6 +143,20 @@ final class ChalkRows extends VBox {
         if (!typed.isEmpty() && !typed.equals(chalk().name())) {
             change(chalk().withName(typed));
         }
+    }
+
+    private void listOthers() {
+        String mine = chalk().id();
+        giveAll.getItems()
+                .setAll(session.shot().chalks().stream()
+                        .filter(other -> !other.id().equals(mine))
+                        .map(other -> {
+                            MenuItem item = new MenuItem(other.name());
+                            item.setOnAction(event ->
+                                    session.document().apply(ChalkEdits.giveAllTo(mine, other.id(), Optional.empty())));
+                            return item;
+                        })
+                        .toList());
     }
 
     private void addLikeThis() {

@@ -11,6 +11,7 @@ import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -24,6 +25,7 @@ final class LevelSheet extends VBox {
     private final TextField name = new TextField();
     private final Button eye;
     private final Button lock;
+    private final ToggleButton alone = Buttons.toggle(Icons.ALONE, "show this level alone");
     private final ValueSlider opacity;
 
     LevelSheet(Session session, String id) {
@@ -61,7 +63,9 @@ final class LevelSheet extends VBox {
             }
         });
         setOnMousePressed(event -> session.selection().levelProperty().set(id));
-        HBox head = new HBox(2, name, eye, lock);
+        alone.setOnAction(event -> session.view().aloneProperty().set(alone.isSelected() ? id : null));
+        session.view().aloneProperty().addListener((property, before, now) -> alone.setSelected(id.equals(now)));
+        HBox head = new HBox(2, name, alone, eye, lock);
         head.setAlignment(Pos.CENTER_LEFT);
         opacity = new ValueSlider("opacity", 0, 100, 0, value -> {
                     session.document().preview(null);
