@@ -1,6 +1,8 @@
 package chalktrace.core.render;
 
 import chalktrace.core.picture.Rgb;
+import java.awt.Shape;
+import java.awt.geom.Rectangle2D;
 import java.util.Arrays;
 
 /**
@@ -8,6 +10,9 @@ import java.util.Arrays;
  * Safe for threads: tiles of one scene may be composed side by side.
  */
 public final class FrameComposer {
+
+    /** How much of the surround lies over what is drawn beside the picture, of 256. */
+    private static final int DIMMED = 160;
 
     private final RasterCache rasters;
     private final Rgb surround;
@@ -31,6 +36,27 @@ public final class FrameComposer {
         }
         for (SceneLayer layer : scene.layers()) {
             layer.paint(surface, tile);
+        }
+        if (scene.hasPaper() && !paperCoversIt) {
+            dimOutside(surface, tile);
+        }
+    }
+
+    /** What is drawn beside the picture is not handed on, and looks so. */
+    private void dimOutside(Surface surface, PixelTile tile) {
+        Shape picture = surface.view()
+                .toDevice()
+                .createTransformedShape(new Rectangle2D.Double(
+                        0, 0, surface.size().width(), surface.size().height()));
+        int beside = surround.argb();
+        for (int y = 0; y < tile.height(); y++) {
+            for (int x = 0; x < tile.width(); x++) {
+                int at = tile.index(tile.x() + x, tile.y() + y);
+                int word = tile.pixels()[at];
+                if (word != beside && !picture.contains(tile.x() + x + 0.5, tile.y() + y + 0.5)) {
+                    tile.pixels()[at] = Blend.mix(word, beside, DIMMED);
+                }
+            }
         }
     }
 

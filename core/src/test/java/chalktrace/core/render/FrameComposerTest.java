@@ -100,6 +100,23 @@ class FrameComposerTest {
     }
 
     @Test
+    void whatIsDrawnBesideThePictureShowsDimmedAndStaysOutOfAnExport() {
+        Shot shot = lines(Exposure.of(0, 1, 1))
+                .withLevel(Shots.LEVEL, level -> level.with(new Drawing(1, List.of(Shots.line(-30, 20, 100, 20)))));
+        int[] board = new int[400 * 260];
+        composer()
+                .compose(
+                        Scenes.of(shot, 0, ONION, NO_FOOTAGE),
+                        new Viewpoint(1, 0, 40, 40, 400, 260),
+                        PixelTile.whole(board, 400, 260));
+        assertThat(board[60 * 400 + 90]).as("on the picture").isEqualTo(YELLOW);
+        int beside = board[60 * 400 + 20];
+        assertThat(beside).isNotEqualTo(YELLOW).isNotEqualTo(0xFF0A141E);
+        assertThat(beside >> 16 & 255).as("between chalk and surround").isBetween(0x40, 0x90);
+        assertThat(board[5 * 400 + 5]).as("nothing there").isEqualTo(0xFF0A141E);
+    }
+
+    @Test
     void onionSkinShowsTheNeighboursAndStaysOutOfAnExport() {
         Shot shot = lines(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2), Exposure.of(4, 2, 3));
         int[] onion = whole(shot, 2, ONION, NO_FOOTAGE);
