@@ -36,6 +36,17 @@ public final class Bitmap {
         return x >= 0 && y >= 0 && x < width && y < height && on[y * width + x];
     }
 
+    /** Whether a pixel is set and one beside, above or below it is not, or is no pixel. */
+    boolean isEdge(int x, int y) {
+        int i = y * width + x;
+        return on[i]
+                && (x == 0
+                        || y == 0
+                        || x == width - 1
+                        || y == height - 1
+                        || !(on[i - 1] && on[i + 1] && on[i - width] && on[i + width]));
+    }
+
     /** How many pixels are set. */
     public int count() {
         int count = 0;

@@ -47,7 +47,8 @@ public final class ContourTracer {
         for (int y = 0; y < bitmap.height; y++) {
             for (int x = 0; x < bitmap.width; x++) {
                 // Each edge has a crack on top of a set pixel that runs to the right.
-                if (bitmap.at(x, y) && !bitmap.at(x, y - 1) && !seen.get(crack(x, y))) {
+                int i = crack(x, y);
+                if (bitmap.on[i] && (y == 0 || !bitmap.on[i - bitmap.width]) && !seen.get(i)) {
                     double[] ring = follow(x, y);
                     if (Math.abs(area(ring)) >= smallestArea) {
                         double[] thin = thinned(ring);

@@ -10,7 +10,6 @@ import java.util.Optional;
 public final class RegionFinder {
 
     private final Bitmap lines;
-    private final float[] toLine;
     private final double gap;
 
     /**
@@ -20,7 +19,6 @@ public final class RegionFinder {
     public RegionFinder(Bitmap lines, double gap) {
         this.lines = lines;
         this.gap = gap;
-        this.toLine = DistanceTransform.squares(lines);
     }
 
     /**
@@ -41,23 +39,23 @@ public final class RegionFinder {
         if (x < 0 || y < 0 || x >= lines.width() || y >= lines.height() || lines.at(x, y)) {
             return Optional.empty();
         }
-        Bitmap barrier = thickened(gap / 2);
+        Bitmap barrier = Dilation.by(lines, gap / 2);
         int start = nearestFree(x, y, barrier);
         if (start < 0) {
             // So narrow that closing gaps fills it up: it is taken as its lines leave it.
             Bitmap region = Flood.from(x, y, lines);
-            return Optional.of(new Region(grown(region, grow), touchesEdge(region)));
+            return Optional.of(new Region(Dilation.by(region, grow), touchesEdge(region)));
         }
         Bitmap region = Flood.from(start % lines.width(), start / lines.width(), barrier);
         boolean open = touchesEdge(region);
-        return Optional.of(new Region(grown(backToTheLines(region), grow), open));
+        return Optional.of(new Region(Dilation.by(backToTheLines(region), grow), open));
     }
 
     /** All that lies within the outermost lines, the lines themselves taken along, grown by some pixels or shrunk. */
     public Bitmap silhouette(double grow) {
         int w = lines.width();
         int h = lines.height();
-        Bitmap barrier = thickened(gap / 2);
+        Bitmap barrier = Dilation.by(lines, gap / 2);
         Bitmap outside = new Bitmap(w, h);
         for (int x = 0; x < w; x++) {
             Flood.into(outside, x, 0, barrier);
@@ -68,7 +66,9 @@ public final class RegionFinder {
             Flood.into(outside, w - 1, y, barrier);
         }
         Bitmap inside = backToTheLines(outside).inverted();
-        return grow >= 0 ? grown(inside, grow) : grown(inside.inverted(), -grow).inverted();
+        return grow >= 0
+                ? Dilation.by(inside, grow)
+                : Dilation.by(inside.inverted(), -grow).inverted();
     }
 
     /** The place of a region that lies farthest from its edge, as x and y; a good place to look for it in another frame. */
@@ -81,15 +81,6 @@ public final class RegionFinder {
             }
         }
         return new int[] {best % region.width(), best / region.width()};
-    }
-
-    private Bitmap thickened(double by) {
-        Bitmap out = new Bitmap(lines.width, lines.height);
-        float reach = (float) (by * by);
-        for (int i = 0; i < out.on.length; i++) {
-            out.on[i] = lines.on[i] || by > 0 && toLine[i] <= reach;
-        }
-        return out;
     }
 
     /** The free pixel nearest to a place among those within reach of the thickening, without crossing a line; -1 for none. */
@@ -130,19 +121,6 @@ public final class RegionFinder {
      */
     private Bitmap backToTheLines(Bitmap region) {
         return gap == 0 ? region : RingGrowth.around(region, lines, gap / 2 * Math.sqrt(2) + 1);
-    }
-
-    private static Bitmap grown(Bitmap region, double by) {
-        if (by <= 0) {
-            return region;
-        }
-        float[] away = DistanceTransform.squares(region);
-        Bitmap out = new Bitmap(region.width, region.height);
-        float reach = (float) (by * by);
-        for (int i = 0; i < out.on.length; i++) {
-            out.on[i] = away[i] <= reach;
-        }
-        return out;
     }
 
     private static boolean touchesEdge(Bitmap region) {

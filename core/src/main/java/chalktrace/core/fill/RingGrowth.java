@@ -27,9 +27,7 @@ final class RingGrowth {
         PriorityQueue<Reached> next = new PriorityQueue<>();
         for (int y = 0; y < region.height; y++) {
             for (int x = 0; x < w; x++) {
-                boolean edge = region.on[y * w + x]
-                        && !(region.at(x - 1, y) && region.at(x + 1, y) && region.at(x, y - 1) && region.at(x, y + 1));
-                if (edge) {
+                if (region.isEdge(x, y)) {
                     spread(x, y, 0, reach, out, barrier, next);
                 }
             }

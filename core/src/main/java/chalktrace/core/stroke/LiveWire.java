@@ -5,23 +5,18 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
-import java.util.PriorityQueue;
 
 /**
  * The cheapest way between two places over an edge map: the live wire of Mortensen and Barrett (1995), by Dijkstra's
- * algorithm. Only pixels near both places are looked at. Cost: n log n in these.
+ * algorithm. Only pixels near both places are looked at. Cost: linear in these.
  */
 public final class LiveWire {
 
     /** How far around the two places the way may go, in pixels. */
     private static final int MARGIN = 24;
 
-    private record Reached(float cost, int pixel) implements Comparable<Reached> {
-        @Override
-        public int compareTo(Reached other) {
-            return Float.compare(cost, other.cost);
-        }
-    }
+    /** Costs are counted in this many parts of the dearest step, so that a ring of buckets serves as the queue. */
+    private static final int PARTS = 255;
 
     private LiveWire() {}
 
@@ -35,46 +30,52 @@ public final class LiveWire {
         int top = Math.max(0, Math.min(startY, endY) - MARGIN);
         int w = Math.min(edges.width() - 1, Math.max(startX, endX) + MARGIN) - left + 1;
         int h = Math.min(edges.height() - 1, Math.max(startY, endY) + MARGIN) - top + 1;
-        float[] costs = new float[w * h];
-        int[] before = new int[w * h];
-        boolean[] done = new boolean[w * h];
-        Arrays.fill(costs, Float.MAX_VALUE);
         int start = (startY - top) * w + startX - left;
         int end = (endY - top) * w + endX - left;
-        costs[start] = 0;
-        before[start] = -1;
-        PriorityQueue<Reached> next = new PriorityQueue<>();
-        next.add(new Reached(0, start));
-        while (!next.isEmpty() && !done[end]) {
-            int here = next.poll().pixel;
-            if (done[here]) {
-                continue;
-            }
-            done[here] = true;
-            int x = here % w;
-            int y = here / w;
-            for (int dy = -1; dy <= 1; dy++) {
-                for (int dx = -1; dx <= 1; dx++) {
-                    int nx = x + dx;
-                    int ny = y + dy;
-                    if (nx < 0 || ny < 0 || nx >= w || ny >= h || done[ny * w + nx]) {
-                        continue;
-                    }
-                    float cost = costs[here] + edges.cost(x + left, y + top, nx + left, ny + top);
-                    if (cost < costs[ny * w + nx]) {
-                        costs[ny * w + nx] = cost;
-                        before[ny * w + nx] = here;
-                        next.add(new Reached(cost, ny * w + nx));
-                    }
-                }
-            }
-        }
+        int[] before = search(edges, left, top, w, h, start, end);
         List<Point2D> way = new ArrayList<>();
         for (int at = end; at >= 0; at = before[at]) {
             way.add(new Point2D.Double(at % w + left, at / w + top));
         }
         Collections.reverse(way);
         return way;
+    }
+
+    /** For each pixel that was reached, the one before it on its way; -1 at the start. */
+    private static int[] search(EdgeMap edges, int left, int top, int w, int h, int start, int end) {
+        int[] costs = new int[w * h];
+        int[] before = new int[w * h];
+        boolean[] done = new boolean[w * h];
+        Arrays.fill(costs, Integer.MAX_VALUE);
+        costs[start] = 0;
+        before[start] = -1;
+        BucketRing next = new BucketRing(PARTS + 1);
+        next.add(0, start);
+        while (!done[end]) {
+            int here = next.poll();
+            if (done[here]) {
+                continue;
+            }
+            done[here] = true;
+            int x = here % w;
+            int y = here / w;
+            for (int ny = Math.max(0, y - 1); ny <= Math.min(h - 1, y + 1); ny++) {
+                for (int nx = Math.max(0, x - 1); nx <= Math.min(w - 1, x + 1); nx++) {
+                    int there = ny * w + nx;
+                    if (done[there]) {
+                        continue;
+                    }
+                    float step = edges.cost(x + left, y + top, nx + left, ny + top);
+                    int cost = costs[here] + Math.max(1, Math.min(PARTS, Math.round(step * PARTS)));
+                    if (cost < costs[there]) {
+                        costs[there] = cost;
+                        before[there] = here;
+                        next.add(cost, there);
+                    }
+                }
+            }
+        }
+        return before;
     }
 
     private static int held(double place, int size) {
