@@ -144,7 +144,7 @@ public final class Board extends StackPane {
             circle.setCenterY(event.getY());
         }
         sizeRing();
-        session.view().pickMoreProperty().set(event.isShiftDown());
+        session.view().shiftHeldProperty().set(event.isShiftDown());
         if (event.getEventType() == MouseEvent.MOUSE_PRESSED) {
             requestFocus();
             panning = moving.get() || event.getButton() == MouseButton.MIDDLE;

@@ -62,7 +62,7 @@ final class ChalkHand implements Hand {
     @Override
     public void up(PenSample sample) {
         Stroke stroke;
-        if (session.view().pickMoreProperty().get()) {
+        if (session.view().shiftHeldProperty().get()) {
             stroke = straightTo(sample);
         } else if (wire == null) {
             ink.add(sample);
@@ -117,7 +117,7 @@ final class ChalkHand implements Hand {
     }
 
     private void draw(PenSample sample) {
-        if (session.view().pickMoreProperty().get()) {
+        if (session.view().shiftHeldProperty().get()) {
             ink.add(sample);
             showWhole(straightTo(sample));
             return;

@@ -66,7 +66,7 @@ final class PickHand implements Hand {
                         shape(),
                         session.view().pickByBoxProperty().get() ? Pick.Rule.TOUCHED : Pick.Rule.MOSTLY_WITHIN);
         Pick before = session.selection().pickProperty().get();
-        boolean adds = session.view().pickMoreProperty().get() && before != null;
+        boolean adds = session.view().shiftHeldProperty().get() && before != null;
         session.selection().pickProperty().set(adds ? picked.map(before::and).orElse(before) : picked.orElse(null));
         giveUp();
     }

@@ -52,7 +52,7 @@ public final class View {
     private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.CHALK);
     private final ObjectProperty<Duster> duster = new SimpleObjectProperty<>(Duster.STROKE);
     private final BooleanProperty pickByBox = new SimpleBooleanProperty();
-    private final BooleanProperty pickMore = new SimpleBooleanProperty();
+    private final BooleanProperty shiftHeld = new SimpleBooleanProperty();
     private final DoubleProperty steadiness = new SimpleDoubleProperty(Ink.USUAL_STEADINESS);
     private final StringProperty alone = new SimpleStringProperty();
     private final BooleanProperty bending = new SimpleBooleanProperty();
@@ -85,8 +85,8 @@ public final class View {
     }
 
     /** Whether Shift is held over the board: what is picked next comes to what is picked already, and lines are straight. */
-    public BooleanProperty pickMoreProperty() {
-        return pickMore;
+    public BooleanProperty shiftHeldProperty() {
+        return shiftHeld;
     }
 
     /** How much the chalk's line is steadied, from 0 (raw) to 1 (slow). */
