@@ -84,7 +84,7 @@ final class PickFrame extends Pane {
         session.selection().pickProperty().addListener(all);
         session.view().toolProperty().addListener(all);
         session.view().bendingProperty().addListener(all);
-        session.document().shownProperty().addListener(all);
+        // Whatever changes the picture or the view comes on screen as a composed frame.
         board.framesShownProperty().addListener(all);
         show();
     }

@@ -63,9 +63,9 @@ final class PlacingFrame extends Pane {
             corner.setCursor(Cursor.NW_RESIZE);
             drags(corner, (hold, event) -> hold.scaledTo(at(event)));
         }
+        // Whatever changes the picture or the view comes on screen as a composed frame.
         board.framesShownProperty().addListener(shown -> show());
         session.view().placingProperty().addListener(changed -> show());
-        session.document().shownProperty().addListener(changed -> show());
         show();
     }
 

@@ -108,7 +108,7 @@ public final class Jobs {
     }
 
     /** Runs something small once, without showing it, and tells what came of it on the FX thread. */
-    <T> void runQuietly(Supplier<T> work, Consumer<T> then) {
+    public <T> void runQuietly(Supplier<T> work, Consumer<T> then) {
         quietly(() -> {
             T result = work.get();
             Platform.runLater(() -> then.accept(result));

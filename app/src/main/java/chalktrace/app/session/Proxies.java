@@ -11,6 +11,7 @@ import chalktrace.media.footage.References;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyLongProperty;
@@ -29,7 +30,7 @@ public final class Proxies {
     private final Notices notices;
     private final Preferences preferences;
     private final ProxyShelf shelf;
-    private final Map<String, Jobs.Job> considered = new HashMap<>();
+    private final Map<String, Optional<Jobs.Job>> considered = new HashMap<>();
     private final ObservableMap<String, Proxy> made = FXCollections.observableHashMap();
     private final ObservableSet<String> needless = FXCollections.observableSet();
     private final ReadOnlyLongWrapper bytes = new ReadOnlyLongWrapper();
@@ -75,29 +76,31 @@ public final class Proxies {
         if (considered.containsKey(file)) {
             return;
         }
-        Path path = Path.of(file);
+        if (reference.times().count() == 1) {
+            considered.put(file, Optional.empty());
+            needNone(file, Optional.empty());
+            return;
+        }
         considered.put(
                 file,
-                reference.times().count() == 1
-                        ? jobs.runBehind("look at " + path.getFileName(), job -> needNone(file), this::done, e -> {})
-                        : jobs.runBehind(
-                                "proxy of " + path.getFileName(),
-                                job -> make(file, job),
-                                this::done,
-                                e -> failed(file, e)));
+                Optional.of(jobs.runBehind(
+                        "proxy of " + Path.of(file).getFileName(),
+                        job -> make(file, job),
+                        this::done,
+                        e -> failed(file, e))));
     }
 
     /** Ends the making, if it goes on, and closes the proxy; nobody may read from it any more. On any thread. */
     void release(String file) {
         Platform.runLater(() -> {
-            Jobs.Job job = considered.remove(file);
+            Optional<Jobs.Job> job = considered.remove(file);
             needless.remove(file);
             Proxy proxy = made.remove(file);
             if (job != null) {
-                job.cancel();
+                job.ifPresent(Jobs.Job::cancel);
             }
             if (proxy != null) {
-                jobs.runBehind("close a proxy", ended -> putBack(proxy), this::done, notices::problem);
+                close(proxy);
             }
         });
     }
@@ -133,19 +136,39 @@ public final class Proxies {
         made.clear();
     }
 
-    private Void needNone(String file) {
-        Platform.runLater(() -> needless.add(file));
-        return null;
+    /** After whatever it is asked from, and only if the file was not let go of in the meantime. */
+    private void needNone(String file, Optional<Jobs.Job> by) {
+        Platform.runLater(() -> {
+            if (by.equals(considered.get(file))) {
+                needless.add(file);
+            }
+        });
+    }
+
+    /** What was let go of before its proxy was there does not get it any more. */
+    private void handOver(String file, Jobs.Job by, Proxy proxy) {
+        Platform.runLater(() -> {
+            if (Optional.of(by).equals(considered.get(file))) {
+                made.put(file, proxy);
+            } else {
+                close(proxy);
+            }
+        });
+    }
+
+    private void close(Proxy proxy) {
+        jobs.runBehind("close a proxy", ended -> putBack(proxy), this::done, notices::problem);
     }
 
     private Void make(String file, Jobs.Job job) throws Exception {
         Path path = Path.of(file);
         try (Reference source = References.open(path)) {
             if (!ReadSpeed.isSlow(source, System::nanoTime)) {
-                return needNone(file);
+                needNone(file, Optional.of(job));
+                return null;
             }
             Proxy proxy = shelf.take(path, source);
-            Platform.runLater(() -> made.put(file, proxy));
+            handOver(file, job, proxy);
             if (!job.isCancelled() && !proxy.isComplete()) {
                 ProxyMaker.make(source, proxy, job::at);
                 shelf.tidy();

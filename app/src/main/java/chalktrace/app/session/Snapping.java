@@ -7,6 +7,7 @@ import chalktrace.core.render.RasterCache;
 import chalktrace.core.render.Scene;
 import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
+import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.EdgeMap;
 import java.util.List;
@@ -29,7 +30,7 @@ public final class Snapping {
     private final BooleanProperty on = new SimpleBooleanProperty();
     private final DoubleProperty reach = new SimpleDoubleProperty(USUAL_REACH_PX);
     private Optional<EdgeMap> edges = Optional.empty();
-    private List<?> found = List.of();
+    private Optional<Picture> found = Optional.empty();
     private boolean busy;
 
     Snapping(Document document, Transport transport, Footages footages, Jobs jobs) {
@@ -57,23 +58,29 @@ public final class Snapping {
 
     /** The edges of what the gate shows; empty when snapping is off, or they are still being looked for. */
     public Optional<EdgeMap> edges() {
-        return on.get() && found.equals(wanted()) ? edges : Optional.empty();
+        return on.get() && found.filter(wanted()::equals).isPresent() ? edges : Optional.empty();
     }
 
-    private List<?> wanted() {
-        return List.of(
+    /** What the edges belong to. */
+    private record Picture(int frame, List<Footage> footage, Footages.Seen seen, boolean settling) {}
+
+    private Picture wanted() {
+        return new Picture(
                 transport.frame(),
-                System.identityHashCode(document.shown().footage()),
+                document.shown().footage(),
                 footages.seenProperty().get(),
                 footages.settlingProperty().get());
     }
 
     private void look() {
-        if (!on.get() || busy || transport.playingProperty().get() || found.equals(wanted())) {
+        if (!on.get()
+                || busy
+                || transport.playingProperty().get()
+                || found.filter(wanted()::equals).isPresent()) {
             return;
         }
         busy = true;
-        List<?> mine = wanted();
+        Picture mine = wanted();
         Shot shot = document.shown();
         Shot bare = shot.withLevels(List.of()).withMouths(List.of());
         Scene scene = Scenes.of(bare, transport.frame(), SceneOptions.export(true), footages);
@@ -86,7 +93,7 @@ public final class Snapping {
                 map -> {
                     busy = false;
                     edges = Optional.of(map);
-                    found = mine;
+                    found = Optional.of(mine);
                     look();
                 });
     }

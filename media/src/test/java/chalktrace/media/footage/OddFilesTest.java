@@ -189,6 +189,7 @@ class OddFilesTest {
                 "five.webp",
                 "five.exr"
             })
+    @Timeout(120)
     void cutOrFlippedFilesGiveRightPicturesOrSayWhatIsWrong(String name) throws Exception {
         byte[] whole = Files.readAllBytes(clip(name));
         SplittableRandom random = new SplittableRandom(name.hashCode());

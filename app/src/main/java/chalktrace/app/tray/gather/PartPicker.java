@@ -70,8 +70,18 @@ final class PartPicker extends Pane {
         double fit = Math.min((double) WIDTH / full.width(), (double) HIGHEST / full.height());
         PictureSize size = new PictureSize(
                 Math.max(1, (int) Math.round(full.width() * fit)), Math.max(1, (int) Math.round(full.height() * fit)));
-        int[] pixels = composer.composeWhole(
-                new Scene(size, List.of(new FootageLayer(shown, Placement.AS_IS, Footage.Look.AS_IS, false))));
+        Scene scene = new Scene(size, List.of(new FootageLayer(shown, Placement.AS_IS, Footage.Look.AS_IS, false)));
+        shownPicture = shown.picture();
+        setMinSize(size.width(), size.height());
+        setMaxSize(size.width(), size.height());
+        session.jobs().runQuietly(() -> composer.composeWhole(scene), pixels -> {
+            if (shownPicture == shown.picture()) {
+                show(pixels, size);
+            }
+        });
+    }
+
+    private void show(int[] pixels, PictureSize size) {
         WritableImage made = new WritableImage(size.width(), size.height());
         made.getPixelWriter()
                 .setPixels(
@@ -84,9 +94,6 @@ final class PartPicker extends Pane {
                         0,
                         size.width());
         image.setImage(made);
-        shownPicture = shown.picture();
-        setMinSize(size.width(), size.height());
-        setMaxSize(size.width(), size.height());
     }
 
     private void choose(MouseEvent event) {
@@ -106,10 +113,10 @@ final class PartPicker extends Pane {
     }
 
     private double width() {
-        return image.getImage() == null ? WIDTH : image.getImage().getWidth();
+        return getMinWidth() > 0 ? getMinWidth() : WIDTH;
     }
 
     private double height() {
-        return image.getImage() == null ? HIGHEST : image.getImage().getHeight();
+        return getMinHeight() > 0 ? getMinHeight() : HIGHEST;
     }
 }
