@@ -120,13 +120,12 @@ final class StillRows extends VBox {
         Region r = view.region();
         Label says = new Label(String.format(
                 Locale.ROOT,
-                "from %d: picture %d%s",
+                "from %d: no. %d%s",
                 session.shot().setup().number(view.start()),
                 view.picture() + 1,
                 r.isWhole()
                         ? ""
-                        : String.format(
-                                Locale.ROOT, ", %.0f \u00d7 %.0f %% of it", r.width() * 100, r.height() * 100)));
+                        : String.format(Locale.ROOT, ", %.0f \u00d7 %.0f %%", r.width() * 100, r.height() * 100)));
         Button remove = Buttons.icon(
                 Icons.REMOVE,
                 "leave this view out",

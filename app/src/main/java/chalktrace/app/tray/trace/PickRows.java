@@ -80,7 +80,12 @@ final class PickRows extends VBox {
         count.setText(
                 pick == null
                         ? "Nothing. Draw a loop round strokes, or touch one; with Shift, more."
-                        : pick.strokes().size() + " strokes, " + pick.fills().size() + " painted areas");
+                        : counted(pick.strokes().size(), "stroke") + ", "
+                                + counted(pick.fills().size(), "painted area"));
+    }
+
+    private static String counted(int count, String what) {
+        return count + " " + what + (count == 1 ? "" : "s");
     }
 
     private void apply() {
