@@ -71,7 +71,8 @@ abstract class Lane extends Region {
                 session.transport().frameProperty(),
                 session.selection().itemProperty(),
                 session.selection().levelProperty(),
-                scale.pixelsPerFrameProperty());
+                scale.pixelsPerFrameProperty(),
+                Theme.lookProperty());
         addEventHandler(MouseEvent.ANY, this::mouse);
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
     }

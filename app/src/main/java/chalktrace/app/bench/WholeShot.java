@@ -42,6 +42,7 @@ final class WholeShot extends Region {
         session.selection().levelProperty().addListener(repaint);
         scale.pixelsPerFrameProperty().addListener(repaint);
         session.transport().withinProperty().addListener(repaint);
+        Theme.lookProperty().addListener(repaint);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::go);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::go);
     }

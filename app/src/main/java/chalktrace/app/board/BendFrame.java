@@ -9,17 +9,19 @@ import chalktrace.core.stroke.GridWarp;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.beans.InvalidationListener;
 import javafx.scene.Cursor;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 
-/** A grid over what is picked, whose points bend it when they are dragged. */
+/** A grid over what is picked, whose points bend it when they are dragged; with four points, its corners. */
 final class BendFrame extends Pane {
 
-    private static final int COLUMNS = 4;
-    private static final int ROWS = 3;
+    private final View.Handling handling;
+    private final int columns;
+    private final int rows;
 
     private final Session session;
     private final BoardView board;
@@ -29,17 +31,21 @@ final class BendFrame extends Pane {
     private Pick pickOfGrid;
     private Edit dragged;
 
-    BendFrame(Session session, BoardView board) {
+    /** @param handling the way of handling that it serves */
+    BendFrame(Session session, BoardView board, View.Handling handling, int columns, int rows) {
+        this.handling = handling;
+        this.columns = columns;
+        this.rows = rows;
         this.session = session;
         this.board = board;
-        for (int i = 0; i < ROWS * (COLUMNS - 1) + COLUMNS * (ROWS - 1); i++) {
+        for (int i = 0; i < rows * (columns - 1) + columns * (rows - 1); i++) {
             Line line = new Line();
             line.getStyleClass().add("bend-line");
             lines.add(line);
         }
         getChildren().addAll(lines);
-        for (int row = 0; row < ROWS; row++) {
-            for (int column = 0; column < COLUMNS; column++) {
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
                 points.add(point(column, row));
             }
         }
@@ -48,7 +54,7 @@ final class BendFrame extends Pane {
         InvalidationListener all = changed -> show();
         session.selection().pickProperty().addListener(all);
         session.view().toolProperty().addListener(all);
-        session.view().bendingProperty().addListener(all);
+        session.view().handlingProperty().addListener(all);
         session.document().shotProperty().addListener(changed -> {
             grid = null;
             show();
@@ -60,14 +66,14 @@ final class BendFrame extends Pane {
     private Circle point(int column, int row) {
         Circle point = new Circle(6);
         point.getStyleClass().add("placing-grip");
-        point.setId("bend-" + column + "-" + row);
+        point.setId(handling.name().toLowerCase(Locale.ROOT) + "-" + column + "-" + row);
         point.setCursor(Cursor.HAND);
         point.setOnMousePressed(event -> event.consume());
         point.setOnMouseDragged(event -> {
             var place = sceneToLocal(event.getSceneX(), event.getSceneY());
             Point2D to = board.toShot(place.getX(), place.getY());
             grid = grid.with(column, row, to.getX(), to.getY());
-            dragged = PickEdits.bend(session.selection().pickProperty().get(), grid);
+            dragged = session.picking().all(pick -> PickEdits.bend(pick, grid));
             session.document().preview(dragged);
             placePoints();
             event.consume();
@@ -88,7 +94,7 @@ final class BendFrame extends Pane {
         Pick pick = session.selection().pickProperty().get();
         boolean shown = pick != null
                 && session.view().toolProperty().get() == View.Tool.PICK
-                && session.view().bendingProperty().get()
+                && session.view().handlingProperty().get() == handling
                 && pick.isIn(session.shot());
         setVisible(shown);
         if (!shown) {
@@ -96,7 +102,7 @@ final class BendFrame extends Pane {
             return;
         }
         if (grid == null || !pick.equals(pickOfGrid)) {
-            grid = GridWarp.atRest(pick.bounds(session.shot()), COLUMNS, ROWS);
+            grid = GridWarp.atRest(session.picking().bounds(session.shot()), columns, rows);
             pickOfGrid = pick;
         }
         placePoints();
@@ -104,16 +110,16 @@ final class BendFrame extends Pane {
 
     private void placePoints() {
         int line = 0;
-        for (int row = 0; row < ROWS; row++) {
-            for (int column = 0; column < COLUMNS; column++) {
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
                 Point2D here = onBoard(column, row);
-                Circle point = points.get(row * COLUMNS + column);
+                Circle point = points.get(row * columns + column);
                 point.setCenterX(here.getX());
                 point.setCenterY(here.getY());
-                if (column + 1 < COLUMNS) {
+                if (column + 1 < columns) {
                     join(lines.get(line++), here, onBoard(column + 1, row));
                 }
-                if (row + 1 < ROWS) {
+                if (row + 1 < rows) {
                     join(lines.get(line++), here, onBoard(column, row + 1));
                 }
             }

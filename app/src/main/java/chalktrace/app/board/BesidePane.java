@@ -26,7 +26,7 @@ public final class BesidePane extends Region {
 
     private final Session session;
     private final FrameComposer composer =
-            new FrameComposer(new RasterCache(0), Theme.tones().surround());
+            new FrameComposer(new RasterCache(0), () -> Theme.tones().surround());
     private final List<Stand> stands = new ArrayList<>();
 
     /** One reference: its place, its name, what composes it. */
@@ -80,6 +80,7 @@ public final class BesidePane extends Region {
         session.transport().frameProperty().addListener(all);
         session.footages().arrivalsProperty().addListener(all);
         heightProperty().addListener(all);
+        Theme.lookProperty().addListener(all);
         widthProperty().addListener(all);
         show();
     }

@@ -1,6 +1,7 @@
 package chalktrace.app.board;
 
 import chalktrace.app.board.pen.MousePen;
+import chalktrace.app.controls.Buttons;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.core.edit.DrawingEdits;
@@ -10,13 +11,16 @@ import chalktrace.core.stroke.PenSample;
 import java.awt.geom.Point2D;
 import java.io.File;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Cursor;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.MouseButton;
@@ -34,19 +38,29 @@ public final class Board extends StackPane {
 
     private static final double ZOOM_STEP = 1.15;
     private static final double REACH_PX = 6;
+    private static final int BEND_COLUMNS = 4;
+    private static final int BEND_ROWS = 3;
+
+    /** A drag so long doubles the view, or halves it. */
+    private static final double ZOOM_DRAG_PX = 160;
+
     private static final Duration REFUSAL_STAYS = Duration.seconds(3);
 
     private final Session session;
     private final BoardView view;
     private final PenHand hand;
+    private final PointsFrame points;
     private final BooleanProperty moving = new SimpleBooleanProperty();
     private final Circle ring = new Circle();
     private final Circle outerRing = new Circle();
     private final Label penWord = new Label();
     private final Label emptyWord = new Label("Drop a video, a picture or a sound here, or just draw");
+    private final Button viewState = Buttons.text("", "set the view right (Shift+Z)", () -> view().fit());
     private final PauseTransition penWordStays = new PauseTransition(REFUSAL_STAYS);
     private double lastX;
     private double lastY;
+    private double pressedX;
+    private double pressedY;
     private boolean panning;
 
     /** @param dropped hears of files that were dropped on the board */
@@ -64,8 +78,14 @@ public final class Board extends StackPane {
         emptyWord.getStyleClass().add("empty-word");
         emptyWord.setMouseTransparent(true);
         StackPane.setAlignment(emptyWord, Pos.BOTTOM_CENTER);
+        this.points = new PointsFrame(session, view);
         FillLook fillLook = new FillLook(session, view);
+        viewState.getStyleClass().add("view-state");
+        StackPane.setAlignment(viewState, Pos.TOP_LEFT);
+        StackPane.setMargin(viewState, new Insets(8));
+        view.framesShownProperty().addListener(changed -> showViewState());
         Pane marks = new Pane(
+                new GuideLook(session, view),
                 fillLook,
                 new PickLoop(hand.pick().loopProperty(), view),
                 new PickLoop(hand.fill().loopProperty(), view));
@@ -77,9 +97,13 @@ public final class Board extends StackPane {
                         marks,
                         over,
                         new PickFrame(session, view),
-                        new BendFrame(session, view),
+                        new BendFrame(session, view, View.Handling.GRID, BEND_COLUMNS, BEND_ROWS),
+                        new BendFrame(session, view, View.Handling.CORNERS, 2, 2),
+                        points,
                         new PlacingFrame(session, view),
-                        emptyWord);
+                        emptyWord,
+                        viewState);
+        showViewState();
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
@@ -121,6 +145,11 @@ public final class Board extends StackPane {
                 .ifPresent(level -> session.selection().levelProperty().set(level.id()));
     }
 
+    /** Takes the point that was touched last out of the picked stroke. @return whether there was one */
+    public boolean removePoint() {
+        return points.removeTouched();
+    }
+
     /** Takes what other pens than the mouse do. */
     public PenHand hand() {
         return hand;
@@ -135,7 +164,7 @@ public final class Board extends StackPane {
         boolean inside = event.getEventType() != MouseEvent.MOUSE_EXITED;
         View.Tool tool = session.view().toolProperty().get();
         boolean placing =
-                session.view().placingProperty().get() != null || tool == View.Tool.PICK || tool == View.Tool.FILL;
+                session.view().placingProperty().get() != null || tool != View.Tool.CHALK && tool != View.Tool.DUSTER;
         ring.setVisible(inside && !moving.get() && !placing);
         outerRing.setVisible(ring.isVisible());
         setCursor(moving.get() ? Cursor.MOVE : placing ? Cursor.CROSSHAIR : Cursor.NONE);
@@ -147,14 +176,43 @@ public final class Board extends StackPane {
         session.view().shiftHeldProperty().set(event.isShiftDown());
         if (event.getEventType() == MouseEvent.MOUSE_PRESSED) {
             requestFocus();
+            pressedX = event.getX();
+            pressedY = event.getY();
             panning = moving.get() || event.getButton() == MouseButton.MIDDLE;
         } else if (event.getEventType() == MouseEvent.MOUSE_DRAGGED && panning) {
-            view.pan(event.getX() - lastX, event.getY() - lastY);
+            moveView(event);
         } else if (event.getEventType() == MouseEvent.MOUSE_RELEASED) {
             panning = false;
         }
         lastX = event.getX();
         lastY = event.getY();
+    }
+
+    /** With Shift the view turns about the board's middle, with Alt it zooms about where the drag began. */
+    private void moveView(MouseEvent event) {
+        if (event.isShiftDown()) {
+            double middleX = getWidth() / 2;
+            double middleY = getHeight() / 2;
+            double before = Math.atan2(lastY - middleY, lastX - middleX);
+            double now = Math.atan2(event.getY() - middleY, event.getX() - middleX);
+            view.turn(Math.toDegrees(Math.IEEEremainder(now - before, 2 * Math.PI)), middleX, middleY);
+        } else if (event.isAltDown()) {
+            view.zoom(Math.pow(2, (lastY - event.getY()) / ZOOM_DRAG_PX), pressedX, pressedY);
+        } else {
+            view.pan(event.getX() - lastX, event.getY() - lastY);
+        }
+    }
+
+    private void showViewState() {
+        List<String> words = new ArrayList<>();
+        if (view.isTurnedOver()) {
+            words.add("view mirrored");
+        }
+        if (Math.abs(view.turnedBy()) >= 0.5) {
+            words.add("view turned " + Math.round(view.turnedBy()) + "\u00b0");
+        }
+        viewState.setText(String.join(", ", words) + ": set right");
+        viewState.setVisible(!words.isEmpty());
     }
 
     private void scroll(ScrollEvent event) {

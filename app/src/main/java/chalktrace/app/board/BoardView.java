@@ -36,7 +36,7 @@ public final class BoardView extends Region {
 
     private final Session session;
     private final TileComposer composer = new TileComposer(
-            new FrameComposer(new RasterCache(RASTER_BYTES), Theme.tones().surround()));
+            new FrameComposer(new RasterCache(RASTER_BYTES), () -> Theme.tones().surround()));
     private final Pane tilePane = new Pane();
     private final List<Tile> tiles = new ArrayList<>();
     private final ReadOnlyIntegerWrapper framesShown = new ReadOnlyIntegerWrapper();
@@ -70,6 +70,7 @@ public final class BoardView extends Region {
         session.footages().arrivalsProperty().addListener(all);
         session.selection().levelProperty().addListener(all);
         session.view().onionSkinProperty().addListener(all);
+        Theme.lookProperty().addListener(all);
         session.view().aloneProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);
         session.view().peekBackProperty().addListener(all);
@@ -136,6 +137,27 @@ public final class BoardView extends Region {
     public void pan(double byX, double byY) {
         fitted = false;
         look(view.moved(Math.rint(byX * deviceScale()), Math.rint(byY * deviceScale())));
+    }
+
+    /** Turns the view clockwise about a place of the board. */
+    public void turn(double degrees, double x, double y) {
+        fitted = false;
+        look(view.turned(degrees, x * deviceScale(), y * deviceScale()));
+    }
+
+    /** Turns the view over, left and right, or back. */
+    public void turnOver() {
+        fitted = false;
+        look(view.turnedOver());
+    }
+
+    /** How far the view is turned clockwise, -180 to 180. */
+    public double turnedBy() {
+        return view.degrees();
+    }
+
+    public boolean isTurnedOver() {
+        return view.mirrored();
     }
 
     /** Shows the stroke under the pen; only the tiles that it newly touches are composed. */

@@ -1,36 +1,48 @@
 package chalktrace.app.board;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
 import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.guide.Guide;
 import chalktrace.core.render.StrokeLayer;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.ClosedShape;
+import chalktrace.core.stroke.DraggedEllipse;
 import chalktrace.core.stroke.EdgeInk;
+import chalktrace.core.stroke.EdgeMap;
+import chalktrace.core.stroke.GuidedInk;
 import chalktrace.core.stroke.Ink;
 import chalktrace.core.stroke.PenSample;
+import chalktrace.core.stroke.StraightLine;
 import chalktrace.core.stroke.Stroke;
+import chalktrace.core.stroke.StrokeMaker;
 import chalktrace.core.stroke.StrokeSelection;
 import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Draws with the chalk in hand. */
 final class ChalkHand implements Hand {
 
+    /** How near a guide a line has to start to run along it, in the board's own pixels. */
+    private static final double GUIDE_REACH_PX = 10;
+
+    /** The steadied line lags: what it still has to catch up with lies within so many of its last samples. */
+    private static final int LAGGING_SAMPLES = 6;
+
     private final Session session;
     private final BoardView board;
-    /** A ruled line is seldom meant to be faint. */
-    private static final double STRAIGHT_PRESSURE = 0.6;
+    private StrokeMaker line;
 
-    private Ink ink;
+    /** In place of a free line while Shift is held; fed all the time, so that Shift may come and go. */
+    private StraightLine ruled;
 
-    /** In place of the ink while the chalk follows the picture. */
-    private EdgeInk wire;
-
+    private List<PenSample> latest = new ArrayList<>();
     private Rectangle2D wholeBefore;
     private StrokeLanding landing;
     private Chalk chalk;
-    private PenSample before;
-    private PenSample first;
 
     ChalkHand(Session session, BoardView board) {
         this.session = session;
@@ -39,18 +51,12 @@ final class ChalkHand implements Hand {
 
     @Override
     public void down(PenSample sample) {
-        Shot shot = session.shot();
         landing = session.landing();
-        chalk = shot.chalk(session.selection().chalkProperty().get());
-        ink = new Ink(chalk.id(), session.view().steadinessProperty().get());
-        wire = session.snapping()
-                .edges()
-                .map(edges -> new EdgeInk(
-                        chalk.id(), edges, session.snapping().reachProperty().get()))
-                .orElse(null);
+        chalk = session.shot().chalk(session.selection().chalkProperty().get());
+        line = maker();
+        ruled = new StraightLine(chalk.id());
+        latest = new ArrayList<>();
         wholeBefore = null;
-        before = sample;
-        first = sample;
         draw(sample);
     }
 
@@ -61,84 +67,110 @@ final class ChalkHand implements Hand {
 
     @Override
     public void up(PenSample sample) {
-        Stroke stroke;
-        if (session.view().shiftHeldProperty().get()) {
-            stroke = straightTo(sample);
-        } else if (wire == null) {
-            ink.add(sample);
-            stroke = ink.finish();
-        } else {
-            wire.add(sample);
-            stroke = wire.stroke();
-        }
-        ink = null;
-        wire = null;
-        board.endPen();
-        session.document().apply(landing.draw(stroke));
+        line.add(sample);
+        ruled.add(sample);
+        keep();
+    }
+
+    /** What was drawn before the pen was lost stays. */
+    @Override
+    public void lost() {
+        keep();
     }
 
     @Override
     public void giveUp() {
-        ink = null;
-        wire = null;
+        line = null;
         board.endPen();
         board.composeAll();
     }
 
     @Override
     public boolean isBusy() {
-        return ink != null;
+        return line != null;
     }
 
-    /** A line that may be anywhere else with the next sample: all that it touches now or touched before is shown anew. */
-    private void showWhole(Stroke soFar) {
+    private void keep() {
+        Stroke stroke = now().finish();
+        line = null;
+        board.endPen();
+        if (session.view().withinPaintProperty().get()) {
+            board.composeAll();
+            session.painting().paintWithin(stroke);
+        } else {
+            session.document().apply(landing.draw(stroke));
+        }
+    }
+
+    private StrokeMaker maker() {
+        double steadiness = session.view().steadinessProperty().get();
+        return switch (session.view().lineKindProperty().get()) {
+            case STRAIGHT -> new StraightLine(chalk.id());
+            case ELLIPSE ->
+                new DraggedEllipse(
+                        chalk.id(), session.view().shiftHeldProperty().get());
+            case CLOSED -> new ClosedShape(chalk.id(), steadiness);
+            case FREE -> {
+                Optional<EdgeMap> edges = session.snapping().edges();
+                if (edges.isPresent()) {
+                    yield new EdgeInk(
+                            chalk.id(),
+                            edges.get(),
+                            session.snapping().reachProperty().get());
+                }
+                List<Guide> guides = session.view().snapToGuidesProperty().get()
+                                && session.view().guidesShownProperty().get()
+                        ? session.shot().guides()
+                        : List.of();
+                yield guides.isEmpty()
+                        ? new Ink(chalk.id(), steadiness)
+                        : new GuidedInk(chalk.id(), steadiness, guides, GUIDE_REACH_PX / board.scale());
+            }
+        };
+    }
+
+    private StrokeMaker now() {
+        boolean free = session.view().lineKindProperty().get() == View.LineKind.FREE;
+        return free && session.view().shiftHeldProperty().get() ? ruled : line;
+    }
+
+    private void draw(PenSample sample) {
+        line.add(sample);
+        ruled.add(sample);
+        latest.add(sample);
+        Stroke soFar = now().soFar();
+        board.showPen(new StrokeLayer(soFar, chalk, opacity()), now().changesAll() ? whole(soFar) : end());
+    }
+
+    private double opacity() {
         Shot shot = session.shot();
+        return shot.level(landing.level()).map(shot::opacityOf).orElse(1.0);
+    }
+
+    /** All that a line touches now or touched before, as it may be anywhere else with the next sample. */
+    private Rectangle2D whole(Stroke soFar) {
         Rectangle2D now = grown(StrokeSelection.bounds(soFar));
         Rectangle2D touched = wholeBefore == null ? now : now.createUnion(wholeBefore);
         wholeBefore = now;
-        double opacity = shot.level(landing.level()).map(shot::opacityOf).orElse(1.0);
-        board.showPen(new StrokeLayer(soFar, chalk, opacity), touched);
+        return touched;
     }
 
-    private Stroke straightTo(PenSample sample) {
-        return Stroke.straight(
-                chalk.id(),
-                first.x(),
-                first.y(),
-                sample.x(),
-                sample.y(),
-                Math.max(STRAIGHT_PRESSURE, sample.pressure()));
+    private Rectangle2D end() {
+        Rectangle2D touched = null;
+        for (PenSample sample : latest.subList(Math.max(0, latest.size() - LAGGING_SAMPLES), latest.size())) {
+            Rectangle2D place = new Rectangle2D.Double(sample.x(), sample.y(), 0, 0);
+            touched = touched == null ? place : touched.createUnion(place);
+        }
+        Rectangle2D box = grown(touched);
+        // Where Shift has just been let go the ruled line has to vanish.
+        Rectangle2D all = wholeBefore == null ? box : box.createUnion(wholeBefore);
+        wholeBefore = null;
+        return all;
     }
 
     private Rectangle2D grown(Rectangle2D box) {
         double margin = chalk.width() + chalk.line().taperPx();
         return new Rectangle2D.Double(
                 box.getX() - margin, box.getY() - margin, box.getWidth() + 2 * margin, box.getHeight() + 2 * margin);
-    }
-
-    private void draw(PenSample sample) {
-        if (session.view().shiftHeldProperty().get()) {
-            ink.add(sample);
-            showWhole(straightTo(sample));
-            return;
-        }
-        if (wire != null) {
-            wire.add(sample);
-            showWhole(wire.stroke());
-            return;
-        }
-        ink.add(sample);
-        Shot shot = session.shot();
-        double opacity = shot.level(landing.level()).map(shot::opacityOf).orElse(1.0);
-        Rectangle2D touched = new Rectangle2D.Double(before.x(), before.y(), 0, 0);
-        touched.add(sample.x(), sample.y());
-        // The steadied line lags: what it still has to catch up with lies within its last samples. A tapered end moves
-        // too.
-        List<PenSample> line = ink.samples();
-        for (int i = Math.max(0, line.size() - 6); i < line.size(); i++) {
-            touched.add(line.get(i).x(), line.get(i).y());
-        }
-        board.showPen(new StrokeLayer(ink.soFar(), chalk, opacity), grown(touched));
-        before = sample;
     }
 }

@@ -14,5 +14,10 @@ interface Hand {
     /** Ends what goes on without keeping it. */
     void giveUp();
 
+    /** Ends what goes on, as the pen is gone and won't be lifted. */
+    default void lost() {
+        giveUp();
+    }
+
     boolean isBusy();
 }

@@ -3,8 +3,11 @@ package chalktrace.app.board;
 import chalktrace.app.board.pen.PenEvent;
 import chalktrace.app.session.Landings;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
 import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.stroke.PenSample;
+import chalktrace.core.stroke.PenStream;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 
 /** Hands what the pen does to the tool that it holds. What one tool does from down to up is one step of the history. */
@@ -16,6 +19,8 @@ public final class PenHand {
     private final Hand duster;
     private final PickHand pick;
     private final FillHand fill;
+    private final Hand guides;
+    private PenStream stream = new PenStream();
     private Hand now;
 
     /** @param refused hears where the pen was and why it could not draw */
@@ -26,6 +31,7 @@ public final class PenHand {
         this.duster = new DusterHand(session, board);
         this.pick = new PickHand(session, board);
         this.fill = new FillHand(session.painting(), board);
+        this.guides = new GuideHand(session, board);
         this.now = chalk;
     }
 
@@ -39,19 +45,28 @@ public final class PenHand {
 
     /** Takes what a pen does. */
     public void take(PenEvent event) {
+        if (event.kind() == PenEvent.Kind.LOST) {
+            if (now.isBusy()) {
+                now.lost();
+            }
+            return;
+        }
+        if (event.kind() == PenEvent.Kind.DOWN && !now.isBusy()) {
+            stream = new PenStream();
+        }
+        Optional<PenSample> good = stream.take(event.sample());
         switch (event.kind()) {
-            case DOWN -> down(event.sample());
+            case DOWN -> good.ifPresent(sample -> down(sample, event.eraser()));
             case MOVE -> {
                 if (now.isBusy()) {
-                    now.move(event.sample());
+                    good.ifPresent(now::move);
                 }
             }
-            case UP -> {
+            default -> {
                 if (now.isBusy()) {
-                    now.up(event.sample());
+                    good.ifPresentOrElse(now::up, now::lost);
                 }
             }
-            case LOST -> giveUp();
         }
     }
 
@@ -65,7 +80,7 @@ public final class PenHand {
         now.giveUp();
     }
 
-    private void down(PenSample sample) {
+    private void down(PenSample sample, boolean eraser) {
         if (isBusy()) {
             return;
         }
@@ -74,16 +89,24 @@ public final class PenHand {
             refused.accept(sample, "This is a look at footage: take it in, or go back, to draw");
             return;
         }
+        View.Tool tool =
+                eraser ? View.Tool.DUSTER : session.view().toolProperty().get();
+        if (tool == View.Tool.GUIDES) {
+            now = guides;
+            now.down(sample);
+            return;
+        }
         StrokeLanding landing = session.landing();
         if (!landing.canDraw()) {
             refused.accept(sample, Landings.refusal(session.shot(), landing));
             return;
         }
-        now = switch (session.view().toolProperty().get()) {
+        now = switch (tool) {
             case CHALK -> chalk;
             case DUSTER -> duster;
             case PICK -> pick;
             case FILL -> fill;
+            case GUIDES -> guides;
         };
         now.down(sample);
     }

@@ -20,7 +20,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
-import javafx.scene.shape.Rectangle;
+import javafx.scene.shape.Polygon;
 
 /**
  * Lies round what is picked: drag it to move it, a corner to scale it, a side to stretch it (with Shift: to skew it), the
@@ -33,7 +33,7 @@ final class PickFrame extends Pane {
 
     private final Session session;
     private final BoardView board;
-    private final Rectangle edge = new Rectangle();
+    private final Polygon edge = new Polygon();
     private final List<Circle> corners = new ArrayList<>();
     private final List<Circle> sides = new ArrayList<>();
     private final Circle knob = grip(6);
@@ -83,7 +83,8 @@ final class PickFrame extends Pane {
         InvalidationListener all = changed -> show();
         session.selection().pickProperty().addListener(all);
         session.view().toolProperty().addListener(all);
-        session.view().bendingProperty().addListener(all);
+        session.view().handlingProperty().addListener(all);
+        session.selection().alsoPickedProperty().addListener(all);
         // Whatever changes the picture or the view comes on screen as a composed frame.
         board.framesShownProperty().addListener(all);
         show();
@@ -93,7 +94,7 @@ final class PickFrame extends Pane {
         Pick pick = session.selection().pickProperty().get();
         boolean shown = pick != null
                 && session.view().toolProperty().get() == View.Tool.PICK
-                && !session.view().bendingProperty().get()
+                && session.view().handlingProperty().get() == View.Handling.WHOLE
                 && pick.isIn(session.document().shown());
         setVisible(shown);
         if (pick == null || !pick.equals(pickOfMiddle)) {
@@ -101,37 +102,55 @@ final class PickFrame extends Pane {
             pickOfMiddle = pick;
         }
         if (shown) {
-            show(pick.bounds(session.document().shown()));
+            show(session.picking().bounds(session.document().shown()));
         }
     }
 
     private void show(Rectangle2D box) {
-        Point2D start = board.toBoard(box.getMinX(), box.getMinY());
-        Point2D end = board.toBoard(box.getMaxX(), box.getMaxY());
-        double left = Math.min(start.getX(), end.getX()) - AROUND;
-        double top = Math.min(start.getY(), end.getY()) - AROUND;
-        double right = Math.max(start.getX(), end.getX()) + AROUND;
-        double bottom = Math.max(start.getY(), end.getY()) + AROUND;
-        edge.setX(left);
-        edge.setY(top);
-        edge.setWidth(right - left);
-        edge.setHeight(bottom - top);
-        double[] xs = {left, right, right, left};
-        double[] ys = {top, top, bottom, bottom};
+        double around = AROUND / board.scale();
+        double[] xs = {box.getMinX() - around, box.getMaxX() + around, box.getMaxX() + around, box.getMinX() - around};
+        double[] ys = {box.getMinY() - around, box.getMinY() - around, box.getMaxY() + around, box.getMaxY() + around};
+        edge.getPoints().clear();
+        Point2D[] onBoard = new Point2D[4];
         for (int i = 0; i < 4; i++) {
-            place(corners.get(i), xs[i], ys[i]);
-            place(sides.get(i), (xs[i] + xs[(i + 1) % 4]) / 2, (ys[i] + ys[(i + 1) % 4]) / 2);
+            onBoard[i] = board.toBoard(xs[i], ys[i]);
+            edge.getPoints().addAll(onBoard[i].getX(), onBoard[i].getY());
+            place(corners.get(i), onBoard[i]);
         }
-        double centre = (left + right) / 2;
-        double away = top - KNOB_ABOVE < 4 ? bottom + KNOB_ABOVE : top - KNOB_ABOVE;
-        place(knob, centre, away);
-        stem.setStartX(centre);
-        stem.setStartY(away < top ? top : bottom);
-        stem.setEndX(centre);
-        stem.setEndY(away);
+        for (int i = 0; i < 4; i++) {
+            place(sides.get(i), between(onBoard[i], onBoard[(i + 1) % 4]));
+        }
+        // The view may be turned: the knob stands outside the box's own upper side, or its lower one where that is cut
+        // off.
+        Point2D top = between(onBoard[0], onBoard[1]);
+        Point2D bottom = between(onBoard[2], onBoard[3]);
+        Point2D above = beyond(bottom, top);
+        boolean cut = !getLayoutBounds().isEmpty() && !isOnBoard(above);
+        Point2D stands = cut ? beyond(top, bottom) : above;
+        Point2D from = cut ? bottom : top;
+        place(knob, stands);
+        stem.setStartX(from.getX());
+        stem.setStartY(from.getY());
+        stem.setEndX(stands.getX());
+        stem.setEndY(stands.getY());
         Point2D about = middleOf(box);
-        Point2D onBoard = board.toBoard(about.getX(), about.getY());
-        place(middle, onBoard.getX(), onBoard.getY());
+        place(middle, board.toBoard(about.getX(), about.getY()));
+    }
+
+    private boolean isOnBoard(Point2D place) {
+        return place.getX() > 4 && place.getY() > 4 && place.getX() < getWidth() - 4 && place.getY() < getHeight() - 4;
+    }
+
+    private static Point2D between(Point2D a, Point2D b) {
+        return new Point2D.Double((a.getX() + b.getX()) / 2, (a.getY() + b.getY()) / 2);
+    }
+
+    /** A little way on from one place through another. */
+    private static Point2D beyond(Point2D from, Point2D through) {
+        double length = Math.max(1e-9, from.distance(through));
+        return new Point2D.Double(
+                through.getX() + (through.getX() - from.getX()) / length * KNOB_ABOVE,
+                through.getY() + (through.getY() - from.getY()) / length * KNOB_ABOVE);
     }
 
     private Point2D middleOf(Rectangle2D box) {
@@ -145,15 +164,14 @@ final class PickFrame extends Pane {
 
     private void drags(Node node, String name, BiFunction<PickGrip, MouseEvent, AffineTransform> drag) {
         node.setOnMousePressed(event -> {
-            Pick pick = session.selection().pickProperty().get();
-            grip = Optional.of(new PickGrip(middleOf(pick.bounds(session.shot())), at(event)));
+            grip = Optional.of(new PickGrip(middleOf(session.picking().bounds(session.shot())), at(event)));
             dragged = Optional.empty();
             event.consume();
         });
         node.setOnMouseDragged(event -> {
             grip.ifPresent(hold -> {
-                Pick pick = session.selection().pickProperty().get();
-                dragged = Optional.of(PickEdits.transform(name, pick, drag.apply(hold, event)));
+                AffineTransform change = drag.apply(hold, event);
+                dragged = Optional.of(session.picking().all(pick -> PickEdits.transform(name, pick, change)));
                 session.document().preview(dragged.get());
             });
             event.consume();
@@ -167,9 +185,9 @@ final class PickFrame extends Pane {
         });
     }
 
-    private static void place(Circle circle, double x, double y) {
-        circle.setCenterX(x);
-        circle.setCenterY(y);
+    private static void place(Circle circle, Point2D at) {
+        circle.setCenterX(at.getX());
+        circle.setCenterY(at.getY());
     }
 
     private static Circle grip(double radius) {

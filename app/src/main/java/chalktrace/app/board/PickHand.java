@@ -1,12 +1,16 @@
 package chalktrace.app.board;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
 import chalktrace.core.edit.Pick;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.PenSample;
 import java.awt.Shape;
 import java.awt.geom.Path2D;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -47,16 +51,48 @@ final class PickHand implements Hand {
     public void up(PenSample sample) {
         move(sample);
         boolean touch = loop.isTouch(TOUCH_PX, board.scale());
-        String level = String.valueOf(session.selection().level());
-        int frame = session.transport().frame();
-        Optional<Pick> picked = touch
-                ? Pick.at(session.shot(), level, frame, sample.x(), sample.y(), REACH_PX / board.scale())
-                : Pick.within(
-                        session.shot(), level, frame, shape(), isByBox() ? Pick.Rule.TOUCHED : Pick.Rule.MOSTLY_WITHIN);
         Pick before = session.selection().pickProperty().get();
         boolean adds = session.view().shiftHeldProperty().get() && before != null;
-        session.selection().pickProperty().set(adds ? picked.map(before::and).orElse(before) : picked.orElse(null));
+        if (session.view().pickAcrossProperty().get() && !adds) {
+            session.selection().pickAll(across(sample, touch));
+        } else {
+            Optional<Pick> picked = picked(String.valueOf(session.selection().level()), sample, touch);
+            session.selection()
+                    .pickProperty()
+                    .set(adds ? picked.map(before::and).orElse(before) : picked.orElse(null));
+        }
         giveUp();
+    }
+
+    /** By touch a whole part where the stroke belongs to a named one; by loop or box what lies in it. */
+    private Optional<Pick> picked(String level, PenSample sample, boolean touch) {
+        Shot shot = session.shot();
+        int frame = session.transport().frame();
+        if (!touch) {
+            return Pick.within(shot, level, frame, shape(), isByBox() ? Pick.Rule.TOUCHED : Pick.Rule.MOSTLY_WITHIN);
+        }
+        Optional<Pick> one = Pick.at(shot, level, frame, sample.x(), sample.y(), REACH_PX / board.scale());
+        boolean single = session.view().handlingProperty().get() == View.Handling.POINTS;
+        return one.flatMap(pick -> single
+                ? one
+                : pick.partNames(shot).stream()
+                        .findFirst()
+                        .flatMap(name -> Pick.part(shot, level, frame, name))
+                        .or(() -> one));
+    }
+
+    /** What is picked on all levels that show and are not locked, that of the current level first. */
+    private List<Pick> across(PenSample sample, boolean touch) {
+        Shot shot = session.shot();
+        String current = session.selection().level();
+        List<Pick> all = new ArrayList<>();
+        for (Level level : shot.levels()) {
+            if (shot.isShown(level) && !shot.isLocked(level)) {
+                picked(level.id(), sample, touch)
+                        .ifPresent(pick -> all.add(level.id().equals(current) ? 0 : all.size(), pick));
+            }
+        }
+        return touch && !all.isEmpty() ? all.subList(0, 1) : all;
     }
 
     @Override

@@ -34,6 +34,13 @@ public final class WindowOptions {
     @Option(names = "--fresh", description = "With demo: put the shipped shot in place of the copy you changed.")
     boolean fresh;
 
+    @Option(names = "--colours", paramLabel = "LOOK", description = "slate or day, in place of what is set.")
+    String colours;
+
+    public String colours() {
+        return colours;
+    }
+
     public Path picture() {
         return picture;
     }

@@ -39,7 +39,7 @@ final class ChalkStick extends Button {
         body.setArcWidth(4);
         body.setArcHeight(4);
         body.setFill(color);
-        body.setStroke(color.darker());
+        body.setStroke(color.deriveColor(0, 1, 0.5, 1));
         body.setStrokeWidth(0.6);
         // The tip is worn at a slant.
         Polygon tip = new Polygon(

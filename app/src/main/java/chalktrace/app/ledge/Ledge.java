@@ -6,9 +6,13 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Landings;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Duster;
+import chalktrace.app.session.View.LineKind;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.GuideEdits;
 import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.guide.Guide;
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Chalk;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,9 +21,13 @@ import java.util.Map;
 import java.util.TreeMap;
 import javafx.beans.property.Property;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -35,6 +43,10 @@ public final class Ledge extends HBox {
     private final List<ChalkStick> shown = new ArrayList<>();
     private final HBox modes = new HBox(8);
     private final ToggleButton snap = Buttons.toggle(Icons.SNAP, "follow the edges of the picture (Shift+B)");
+    private final ToggleButton along = Buttons.toggle(Icons.ALONG_GUIDES, "lines that start near a guide run along it");
+    private final ToggleButton within = Buttons.toggle(Icons.WITHIN_PAINT, "paint only on what is painted already");
+    private final HBox kinds = new HBox();
+    private final HBox ways = new HBox(2, snap, along, within);
     private final Label landing = new Label();
 
     public Ledge(Session session) {
@@ -47,13 +59,17 @@ public final class Ledge extends HBox {
         modes.setAlignment(Pos.CENTER_LEFT);
         snap.setId("snap");
         snap.selectedProperty().bindBidirectional(session.snapping().onProperty());
+        along.setId("along-guides");
+        along.selectedProperty().bindBidirectional(session.view().snapToGuidesProperty());
+        within.setId("within-paint");
+        within.selectedProperty().bindBidirectional(session.view().withinPaintProperty());
+        ways.setAlignment(Pos.CENTER_LEFT);
+        prepareKinds();
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        Label next = new Label("next stroke");
-        next.getStyleClass().add("quiet");
-        next.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(sticks, tools(), modes, space, next, landing);
-        HBox holds = holds();
+        landing.setTooltip(new Tooltip("where the next stroke lands"));
+        getChildren().addAll(sticks, tools(), modes, space, landing);
+        MenuButton holds = holds();
         session.view().toolProperty().addListener((property, before, tool) -> showModes(tool, holds));
         showModes(session.view().toolProperty().get(), holds);
         Refresh.on(
@@ -76,7 +92,8 @@ public final class Ledge extends HBox {
                 2,
                 tool(Tool.DUSTER, Icons.DUSTER, "duster", "duster: takes off what was drawn (R)"),
                 tool(Tool.PICK, Icons.PICK, "pick", "pick strokes to move, bend, copy (T)"),
-                tool(Tool.FILL, Icons.FILL, "fill", "fill between lines (Shift+T)"));
+                tool(Tool.FILL, Icons.FILL, "fill", "fill between lines (Shift+T)"),
+                tool(Tool.GUIDES, Icons.GUIDES, "guides", "set guides: floor, height, ellipse, perspective (Shift+Q)"));
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
@@ -91,9 +108,9 @@ public final class Ledge extends HBox {
     }
 
     /** What the tool in hand can be set to; for the chalk, how long a new drawing shows. */
-    private void showModes(Tool tool, HBox holds) {
+    private void showModes(Tool tool, Node holds) {
         if (tool == Tool.CHALK) {
-            modes.getChildren().setAll(snap, holds);
+            modes.getChildren().setAll(kinds, ways, holds);
             return;
         }
         modes.getChildren()
@@ -109,11 +126,26 @@ public final class Ledge extends HBox {
                                                 Duster.TOUCH, "what it touches",
                                                 Duster.CROSSING, "to the next crossing"));
                             case PICK ->
-                                choice(
-                                        session.view().pickByBoxProperty().asObject(),
-                                        Map.of(false, "by a loop", true, "by a box"));
+                                middled(
+                                        choice(
+                                                session.view()
+                                                        .pickByBoxProperty()
+                                                        .asObject(),
+                                                Map.of(false, "by a loop", true, "by a box")),
+                                        choice(
+                                                session.view()
+                                                        .pickAcrossProperty()
+                                                        .asObject(),
+                                                Map.of(false, "on this level", true, "on all levels")));
+                            case GUIDES -> guideKinds();
                             case FILL -> Rows.quiet("touch between lines of this level");
                         });
+    }
+
+    private static HBox middled(Node... parts) {
+        HBox box = new HBox(8, parts);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
     }
 
     private static <T extends Comparable<T>> HBox choice(Property<T> property, Map<T, String> words) {
@@ -135,31 +167,77 @@ public final class Ledge extends HBox {
         return box;
     }
 
-    private HBox holds() {
-        Label word = new Label("drawings on");
-        word.getStyleClass().add("quiet");
-        word.setMinWidth(Region.USE_PREF_SIZE);
-        HBox box = new HBox();
-        box.getStyleClass().add("edged-box");
-        box.setMaxHeight(26);
-        box.setAlignment(Pos.CENTER);
+    private void prepareKinds() {
+        kinds.getStyleClass().add("edged-box");
+        kinds.setMaxHeight(26);
         ToggleGroup group = new ToggleGroup();
+        kind(LineKind.FREE, Icons.FREE_LINE, "free line (with Shift: straight)", group);
+        kind(LineKind.STRAIGHT, Icons.STRAIGHT_LINE, "straight line", group);
+        kind(LineKind.ELLIPSE, Icons.ELLIPSE, "ellipse (with Shift: circle)", group);
+        kind(LineKind.CLOSED, Icons.CLOSED_SHAPE, "closed shape: ends where it begins", group);
+    }
+
+    private void kind(LineKind kind, Ikon icon, String use, ToggleGroup group) {
+        ToggleButton one = Buttons.toggle(icon, use);
+        one.setId("line-" + kind.name().toLowerCase(Locale.ROOT));
+        one.setToggleGroup(group);
+        one.setSelected(session.view().lineKindProperty().get() == kind);
+        one.setOnAction(event -> {
+            one.setSelected(true);
+            session.view().lineKindProperty().set(kind);
+        });
+        kinds.getChildren().add(one);
+    }
+
+    /** What guides can be added. */
+    private MenuButton guideKinds() {
+        MenuButton add = new MenuButton("add a guide");
+        add.setId("add-guide");
+        add.getStyleClass().add("small-menu");
+        add.setFocusTraversable(false);
+        new TreeMap<>(Map.of(
+                        Guide.Kind.LINE, "line",
+                        Guide.Kind.ELLIPSE, "ellipse",
+                        Guide.Kind.FLOOR, "floor",
+                        Guide.Kind.HEIGHT, "height",
+                        Guide.Kind.ONE_POINT, "perspective to one point",
+                        Guide.Kind.TWO_POINTS, "perspective to two points"))
+                .forEach((kind, word) -> {
+                    MenuItem item = new MenuItem(word);
+                    item.setOnAction(event -> addGuide(kind));
+                    add.getItems().add(item);
+                });
+        return add;
+    }
+
+    private void addGuide(Guide.Kind kind) {
+        PictureSize size = session.shot().setup().size();
+        session.document()
+                .apply(GuideEdits.add(Guide.usual(session.shot().newId("guide"), kind, size.width(), size.height())));
+    }
+
+    /** For how many frames a new drawing shows. */
+    private MenuButton holds() {
+        MenuButton choice = new MenuButton();
+        choice.setId("holds");
+        choice.getStyleClass().add("small-menu");
+        choice.setFocusTraversable(false);
+        choice.setTooltip(new Tooltip("for how many frames a new drawing shows"));
+        choice.setMinWidth(Region.USE_PREF_SIZE);
         for (int i = 0; i < HOLDS.length; i++) {
             int frames = i + 1;
-            ToggleButton one = Buttons.toggle(
-                    HOLDS[i], "a new drawing shows for " + frames + (frames == 1 ? " frame" : " frames"));
-            one.setToggleGroup(group);
-            one.setMinWidth(Region.USE_PREF_SIZE);
-            one.setOnAction(event -> session.view().holdFramesProperty().set(frames));
-            session.view()
-                    .holdFramesProperty()
-                    .addListener((property, before, now) -> one.setSelected(now.intValue() == frames));
-            one.setSelected(session.view().holdFramesProperty().get() == frames);
-            box.getChildren().add(one);
+            MenuItem item = new MenuItem(
+                    "on " + HOLDS[i] + ": a new drawing shows for " + frames + (frames == 1 ? " frame" : " frames"));
+            item.setOnAction(event -> session.view().holdFramesProperty().set(frames));
+            choice.getItems().add(item);
         }
-        HBox all = new HBox(8, word, box);
-        all.setAlignment(Pos.CENTER_LEFT);
-        return all;
+        choice.textProperty()
+                .bind(session.view()
+                        .holdFramesProperty()
+                        .map(frames -> frames.intValue() <= HOLDS.length
+                                ? "on " + HOLDS[frames.intValue() - 1]
+                                : "on " + frames + " frames"));
+        return choice;
     }
 
     private void showSticks() {

@@ -15,5 +15,10 @@ public interface FileChoice {
 
     Optional<Path> saveMovie(String suggestedName);
 
+    /** An SVG drawing or a PNG picture. */
+    Optional<Path> openDrawing();
+
+    Optional<Path> saveDrawing(String suggestedName);
+
     Optional<Path> folder(String title);
 }

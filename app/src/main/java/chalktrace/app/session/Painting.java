@@ -5,6 +5,7 @@ import chalktrace.core.edit.FillEdits.Found;
 import chalktrace.core.edit.FillEdits.Reach;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
 import java.awt.geom.Point2D;
 import java.util.List;
@@ -116,6 +117,18 @@ public final class Painting {
                 transport.frame(),
                 selection.chalkProperty().get(),
                 Contours.of(List.of(ring))));
+    }
+
+    /** Paints what of a stroke lies on what is painted already. */
+    public void paintWithin(Stroke stroke) {
+        Shot shot = document.shot();
+        int frame = transport.frame();
+        String level = String.valueOf(selection.level());
+        jobs.runQuietly(
+                () -> FillEdits.paintWithinPaint(shot, level, frame, stroke),
+                painted -> painted.ifPresentOrElse(
+                        document::apply,
+                        () -> notices.problem("Nothing is painted here: the stroke was to stay within paint.")));
     }
 
     /** Paints all that lies within the outermost lines of the current level. */

@@ -1,14 +1,21 @@
 package chalktrace.app.session;
 
 import chalktrace.core.edit.DrawingPiece;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.Pick;
 import chalktrace.core.edit.PickEdits;
+import chalktrace.core.edit.SpanEdits;
+import chalktrace.core.edit.SpanMove;
 import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -47,11 +54,13 @@ public final class Picking {
 
     public void putAway() {
         selection.pickProperty().set(null);
-        view.bendingProperty().set(false);
+        view.handlingProperty().set(View.Handling.WHOLE);
     }
 
     public void copy() {
-        with(pick -> copied.set(pick.lifted(document.shot())));
+        if (!picks().isEmpty()) {
+            copied.set(lifted());
+        }
     }
 
     public void cut() {
@@ -61,12 +70,12 @@ public final class Picking {
 
     /** Removes what is picked. @return whether anything was picked */
     public boolean remove() {
-        Pick pick = selection.pickProperty().get();
-        with(p -> {
+        List<Pick> gone = picks();
+        if (!gone.isEmpty()) {
             selection.pickProperty().set(null);
-            document.apply(PickEdits.remove(p));
-        });
-        return pick != null;
+            document.apply(all(gone, PickEdits::remove));
+        }
+        return !gone.isEmpty();
     }
 
     /** Puts what was copied onto the drawing at the gate, in its own place, and picks it. */
@@ -88,36 +97,34 @@ public final class Picking {
     }
 
     public void duplicate() {
-        with(pick -> put(pick.lifted(document.shot())));
+        if (!picks().isEmpty()) {
+            put(lifted());
+        }
     }
 
     public void nudge(double x, double y) {
-        with(pick -> document.apply(PickEdits.transform("nudge", pick, AffineTransform.getTranslateInstance(x, y))));
+        each(pick -> PickEdits.transform("nudge", pick, AffineTransform.getTranslateInstance(x, y)));
     }
 
     /** Turns what is picked over about its own middle. */
     public void mirror(boolean sideways) {
-        with(pick -> document.apply(PickEdits.transform(
-                "turn over",
-                pick,
-                aboutMiddle(pick, AffineTransform.getScaleInstance(sideways ? -1 : 1, sideways ? 1 : -1)))));
+        AffineTransform over = aboutMiddle(AffineTransform.getScaleInstance(sideways ? -1 : 1, sideways ? 1 : -1));
+        each(pick -> PickEdits.transform("turn over", pick, over));
     }
 
     /** Moves, scales and turns by typed numbers. */
     public void change(double right, double down, double percent, double degrees) {
         AffineTransform about = AffineTransform.getRotateInstance(Math.toRadians(degrees));
         about.scale(percent / 100, percent / 100);
-        with(pick -> {
-            AffineTransform all = AffineTransform.getTranslateInstance(right, down);
-            all.concatenate(aboutMiddle(pick, about));
-            document.apply(PickEdits.transform("move what is picked", pick, all));
-        });
+        AffineTransform all = AffineTransform.getTranslateInstance(right, down);
+        all.concatenate(aboutMiddle(about));
+        each(pick -> PickEdits.transform("move what is picked", pick, all));
     }
 
     /** Scales each part that hangs together about its own middle. */
     public void scaleEach(double percent) {
-        with(pick -> document.apply(PickEdits.transformEach(
-                "scale each part", pick, AffineTransform.getScaleInstance(percent / 100, percent / 100))));
+        each(pick -> PickEdits.transformEach(
+                "scale each part", pick, AffineTransform.getScaleInstance(percent / 100, percent / 100)));
     }
 
     public void reorder(boolean toFront) {
@@ -130,8 +137,93 @@ public final class Picking {
 
     /** Draws what is picked with the chalk in hand. */
     public void rechalk() {
-        with(pick ->
-                document.apply(PickEdits.rechalk(pick, selection.chalkProperty().get())));
+        each(pick -> PickEdits.rechalk(pick, selection.chalkProperty().get()));
+    }
+
+    /** Gives what is picked to a part of the figure. */
+    public void name(String part) {
+        each(pick -> PickEdits.name(pick, part.strip()));
+    }
+
+    /** Picks the strokes of a named part, on the current level. */
+    public void pickPart(String part) {
+        selection
+                .pickProperty()
+                .set(Pick.part(document.shot(), String.valueOf(selection.level()), transport.frame(), part)
+                        .orElse(null));
+    }
+
+    /** The names of all parts of the current level, in the order of the alphabet. */
+    public List<String> partNames() {
+        return document.shot().level(String.valueOf(selection.level())).stream()
+                .flatMap(level -> level.drawings().stream())
+                .flatMap(drawing -> drawing.strokes().stream())
+                .map(Stroke::part)
+                .filter(name -> !name.isEmpty())
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    /**
+     * Changes the picked part on frames from the gate on.
+     *
+     * @param showings whether the showings are placed anew, and not the drawings changed
+     */
+    public void moveOnSpan(int frames, SpanMove move, boolean showings) {
+        int start = transport.frame();
+        FrameRange range =
+                new FrameRange(start, Math.min(document.shot().setup().length(), start + Math.max(1, frames)));
+        if (showings) {
+            Rectangle2D box = picks().isEmpty()
+                    ? new Rectangle2D.Double(
+                            0,
+                            0,
+                            document.shot().setup().size().width(),
+                            document.shot().setup().size().height())
+                    : bounds(document.shot());
+            document.apply(SpanEdits.placeShowings(
+                    String.valueOf(selection.level()), range, move, box.getCenterX(), box.getCenterY()));
+        } else {
+            each(pick -> SpanEdits.movePart(pick, range, move));
+        }
+    }
+
+    /** All that is picked and still there. */
+    public List<Pick> picks() {
+        return selection.picks().stream()
+                .filter(pick -> pick.isIn(document.shot()))
+                .toList();
+    }
+
+    /** The box around all that is picked, as a shot shows it. */
+    public Rectangle2D bounds(Shot shot) {
+        return picks().stream()
+                .map(pick -> pick.bounds(shot))
+                .reduce(Rectangle2D::createUnion)
+                .orElse(new Rectangle2D.Double());
+    }
+
+    /** The same change of all that is picked, as one step. */
+    public Edit all(Function<Pick, Edit> change) {
+        return all(picks(), change);
+    }
+
+    private static Edit all(List<Pick> picks, Function<Pick, Edit> change) {
+        return picks.stream().map(change).reduce(Edit::then).orElseThrow();
+    }
+
+    private void each(Function<Pick, Edit> change) {
+        if (!picks().isEmpty()) {
+            document.apply(all(change));
+        }
+    }
+
+    private DrawingPiece lifted() {
+        return picks().stream()
+                .map(pick -> pick.lifted(document.shot()))
+                .reduce(DrawingPiece::and)
+                .orElseThrow();
     }
 
     private void put(DrawingPiece piece) {
@@ -147,8 +239,8 @@ public final class Picking {
         }
     }
 
-    private AffineTransform aboutMiddle(Pick pick, AffineTransform change) {
-        Rectangle2D box = pick.bounds(document.shot());
+    private AffineTransform aboutMiddle(AffineTransform change) {
+        Rectangle2D box = bounds(document.shot());
         AffineTransform out = AffineTransform.getTranslateInstance(box.getCenterX(), box.getCenterY());
         out.concatenate(change);
         out.translate(-box.getCenterX(), -box.getCenterY());

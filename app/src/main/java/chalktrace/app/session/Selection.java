@@ -3,8 +3,11 @@ package chalktrace.app.session;
 import chalktrace.core.edit.Pick;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
@@ -41,10 +44,12 @@ public final class Selection {
     private final StringProperty level = new SimpleStringProperty();
     private final StringProperty chalk = new SimpleStringProperty();
     private final ObjectProperty<Pick> pick = new SimpleObjectProperty<>();
+    private final ObjectProperty<List<Pick>> alsoPicked = new SimpleObjectProperty<>(List.of());
     private final ObjectProperty<Item> item = new SimpleObjectProperty<>();
 
     Selection(Document document) {
         document.shotProperty().addListener((property, before, now) -> keepWithin(now));
+        pick.addListener((property, before, now) -> alsoPicked.set(List.of()));
         document.openingProperty().addListener(opened -> startWith(document.shot()));
         startWith(document.shot());
     }
@@ -68,6 +73,28 @@ public final class Selection {
         return item;
     }
 
+    /** What is picked on other levels besides, to be changed together with {@link #pickProperty}. */
+    public ReadOnlyObjectProperty<List<Pick>> alsoPickedProperty() {
+        return alsoPicked;
+    }
+
+    /** Picks on several levels at once; the first is the main one. */
+    public void pickAll(List<Pick> picks) {
+        alsoPicked.set(List.of());
+        pick.set(picks.isEmpty() ? null : picks.get(0));
+        alsoPicked.set(picks.isEmpty() ? List.of() : List.copyOf(picks.subList(1, picks.size())));
+    }
+
+    /** All that is picked, the main pick first. */
+    public List<Pick> picks() {
+        List<Pick> all = new ArrayList<>();
+        if (pick.get() != null) {
+            all.add(pick.get());
+            all.addAll(alsoPicked.get());
+        }
+        return all;
+    }
+
     /** What of a drawing is picked; null for nothing. */
     public ObjectProperty<Pick> pickProperty() {
         return pick;
@@ -87,6 +114,9 @@ public final class Selection {
     private void keepWithin(Shot shot) {
         if (pick.get() != null && !pick.get().isIn(shot)) {
             pick.set(null);
+        }
+        if (alsoPicked.get().stream().anyMatch(other -> !other.isIn(shot))) {
+            alsoPicked.set(List.of());
         }
         if (level.get() == null || shot.level(level.get()).isEmpty()) {
             level.set(firstFree(shot).map(Level::id).orElse(null));

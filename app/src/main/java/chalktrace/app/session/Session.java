@@ -32,6 +32,7 @@ public final class Session {
     private final Painting painting;
     private final Picking picking;
     private final Snapping snapping;
+    private final DrawingExchange drawingExchange;
 
     /**
      * @param devices opens the sound device, or its stand-in
@@ -58,6 +59,7 @@ public final class Session {
         painting = new Painting(document, selection, transport, jobs, notices);
         snapping = new Snapping(document, transport, footages, jobs);
         picking = new Picking(document, selection, transport, view);
+        drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, notices);
     }
 
     public Document document() {
@@ -86,6 +88,10 @@ public final class Session {
 
     public Footages footages() {
         return footages;
+    }
+
+    public Preferences preferences() {
+        return preferences;
     }
 
     public Proxies proxies() {
@@ -122,6 +128,10 @@ public final class Session {
 
     public Picking picking() {
         return picking;
+    }
+
+    public DrawingExchange drawingExchange() {
+        return drawingExchange;
     }
 
     public Painting painting() {

@@ -20,7 +20,28 @@ public final class View {
         CHALK,
         DUSTER,
         PICK,
-        FILL
+        FILL,
+        GUIDES
+    }
+
+    /** What line the chalk draws. */
+    public enum LineKind {
+        FREE,
+        STRAIGHT,
+        ELLIPSE,
+        /** A free line that ends where it began. */
+        CLOSED
+    }
+
+    /** How what is picked is taken hold of. */
+    public enum Handling {
+        WHOLE,
+        /** Its four corners, freely. */
+        CORNERS,
+        /** A bend grid. */
+        GRID,
+        /** The points and handles of one stroke. */
+        POINTS
     }
 
     /** What the duster takes off. */
@@ -55,7 +76,12 @@ public final class View {
     private final BooleanProperty shiftHeld = new SimpleBooleanProperty();
     private final DoubleProperty steadiness = new SimpleDoubleProperty(Ink.USUAL_STEADINESS);
     private final StringProperty alone = new SimpleStringProperty();
-    private final BooleanProperty bending = new SimpleBooleanProperty();
+    private final ObjectProperty<LineKind> lineKind = new SimpleObjectProperty<>(LineKind.FREE);
+    private final BooleanProperty withinPaint = new SimpleBooleanProperty();
+    private final BooleanProperty snapToGuides = new SimpleBooleanProperty(true);
+    private final BooleanProperty guidesShown = new SimpleBooleanProperty(true);
+    private final ObjectProperty<Handling> handling = new SimpleObjectProperty<>(Handling.WHOLE);
+    private final BooleanProperty pickAcross = new SimpleBooleanProperty();
     private final StringProperty placing = new SimpleStringProperty();
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.TRACE);
     private final BooleanProperty onionSkin = new SimpleBooleanProperty(true);
@@ -99,9 +125,31 @@ public final class View {
         return alone;
     }
 
-    /** Whether what is picked is bent by a grid, and not moved whole. */
-    public BooleanProperty bendingProperty() {
-        return bending;
+    public ObjectProperty<LineKind> lineKindProperty() {
+        return lineKind;
+    }
+
+    /** Whether the chalk paints only on what is painted already. */
+    public BooleanProperty withinPaintProperty() {
+        return withinPaint;
+    }
+
+    /** Whether lines that start near a guide run along it. */
+    public BooleanProperty snapToGuidesProperty() {
+        return snapToGuides;
+    }
+
+    public BooleanProperty guidesShownProperty() {
+        return guidesShown;
+    }
+
+    public ObjectProperty<Handling> handlingProperty() {
+        return handling;
+    }
+
+    /** Whether loops and boxes pick on all levels that show and are not locked. */
+    public BooleanProperty pickAcrossProperty() {
+        return pickAcross;
     }
 
     public ObjectProperty<Step> stepProperty() {

@@ -16,6 +16,7 @@ public final class Preferences {
 
     private static final String PROXY_FOLDER = "proxies.folder";
     private static final String PROXY_LIMIT = "proxies.limit-bytes";
+    private static final String LOOK = "look";
     private static final String THUMBNAILS = "thumbnails";
 
     private static final long PROXY_LIMIT_AT_FIRST = 20L << 30;
@@ -62,6 +63,15 @@ public final class Preferences {
 
     public void setThumbnails(boolean made) {
         set(THUMBNAILS, String.valueOf(made));
+    }
+
+    /** The name of the colours that the person chose; empty at first. */
+    public synchronized String look() {
+        return values.getProperty(LOOK, "");
+    }
+
+    public void setLook(String name) {
+        set(LOOK, name);
     }
 
     private synchronized void set(String key, String value) {

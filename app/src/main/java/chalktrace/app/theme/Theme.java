@@ -1,8 +1,11 @@
 package chalktrace.app.theme;
 
 import atlantafx.base.theme.PrimerDark;
+import atlantafx.base.theme.PrimerLight;
 import java.util.List;
 import javafx.application.Application;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import org.kordamp.ikonli.Ikon;
@@ -11,7 +14,32 @@ import org.kordamp.ikonli.javafx.FontIcon;
 /** The looks of the program: the style sheet, the fonts, the icons. */
 public final class Theme {
 
-    private static final String SLATE = "slate.css";
+    /** A set of colours. */
+    public enum Look {
+        SLATE("slate.css", "Slate, dark"),
+        DAY("day.css", "Day, light");
+
+        private final String sheet;
+        private final String title;
+        private final Tones tones;
+
+        Look(String sheet, String title) {
+            this.sheet = sheet;
+            this.title = title;
+            this.tones = Tones.of(sheet);
+        }
+
+        public String title() {
+            return title;
+        }
+
+        /** Its colours, for what is painted by hand. */
+        public Tones tones() {
+            return tones;
+        }
+    }
+
+    private static final String BASE = "base.css";
 
     private static final List<String> FONTS = List.of(
             "IBMPlexSans-Regular",
@@ -20,7 +48,7 @@ public final class Theme {
             "IBMPlexMono-Regular",
             "IBMPlexMono-Medium");
 
-    private static final Tones TONES = Tones.of(SLATE);
+    private static final ObjectProperty<Look> LOOK = new SimpleObjectProperty<>(Look.SLATE);
 
     private Theme() {}
 
@@ -29,19 +57,36 @@ public final class Theme {
         for (String font : FONTS) {
             Font.loadFont(Theme.class.getResourceAsStream("fonts/" + font + ".ttf"), 13);
         }
-        Application.setUserAgentStylesheet(new PrimerDark().getUserAgentStylesheet());
+        LOOK.addListener(changed -> useLook());
+        useLook();
     }
 
+    private static void useLook() {
+        Application.setUserAgentStylesheet(
+                LOOK.get() == Look.DAY
+                        ? new PrimerLight().getUserAgentStylesheet()
+                        : new PrimerDark().getUserAgentStylesheet());
+    }
+
+    /** The look of all windows of the program. */
+    public static ObjectProperty<Look> lookProperty() {
+        return LOOK;
+    }
+
+    /** Lets a window follow the look. */
     public static void apply(Scene scene) {
-        scene.getStylesheets().add(styleSheet());
+        LOOK.addListener(changed -> scene.getStylesheets().setAll(styleSheets()));
+        scene.getStylesheets().setAll(styleSheets());
     }
 
-    public static String styleSheet() {
-        return Theme.class.getResource(SLATE).toExternalForm();
+    public static List<String> styleSheets() {
+        return List.of(
+                Theme.class.getResource(BASE).toExternalForm(),
+                Theme.class.getResource(LOOK.get().sheet).toExternalForm());
     }
 
     public static Tones tones() {
-        return TONES;
+        return LOOK.get().tones();
     }
 
     /** The text font in a size, for what is painted by hand. */

@@ -69,6 +69,11 @@ public final class Tones {
         return of("good", 1);
     }
 
+    /** Lines that help to draw. */
+    public Color guide() {
+        return of("guide", 1);
+    }
+
     /** What is wrong, as text. */
     public Color badText() {
         return of("bad-text", 1);

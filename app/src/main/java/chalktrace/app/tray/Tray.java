@@ -43,7 +43,7 @@ public final class Tray extends VBox {
         getChildren().addAll(title, others, scroll);
         makers.put(Step.GATHER, () -> new GatherTray(session, files));
         makers.put(Step.STUDY, () -> new StudyTray(session));
-        makers.put(Step.TRACE, () -> new TraceTray(session));
+        makers.put(Step.TRACE, () -> new TraceTray(session, files));
         makers.put(Step.VOICE, () -> new VoiceTray(session, typeWord, typeCue));
         makers.put(Step.FINISH, () -> new FinishTray(session, files));
         session.view().stepProperty().addListener(changed -> show());

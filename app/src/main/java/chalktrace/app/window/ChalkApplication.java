@@ -12,6 +12,7 @@ import chalktrace.media.sound.DeviceOut;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -52,6 +53,13 @@ public final class ChalkApplication extends Application {
     public void start(Stage stage) {
         Theme.load();
         Session session = new Session(DeviceOut::openOrSilent, StateFolder.path());
+        String wanted = request.options().colours() == null
+                ? session.preferences().look()
+                : request.options().colours();
+        Arrays.stream(Theme.Look.values())
+                .filter(look -> look.name().equalsIgnoreCase(wanted))
+                .findFirst()
+                .ifPresent(Theme.lookProperty()::set);
         Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> {
             LOG.log(Level.SEVERE, "uncaught", failure);
             session.notices()

@@ -7,6 +7,7 @@ import chalktrace.app.session.Footages;
 import chalktrace.app.session.Jobs.Job;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.theme.Theme;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +16,7 @@ import javafx.beans.InvalidationListener;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -53,6 +55,9 @@ final class HeadBar extends HBox {
                         new SeparatorMenuItem(),
                         item("Undo", Action.UNDO, session.document()::undo),
                         item("Do again", Action.REDO, session.document()::redo),
+                        new SeparatorMenuItem(),
+                        look(Theme.Look.SLATE),
+                        look(Theme.Look.DAY),
                         new SeparatorMenuItem(),
                         item("Quit", Action.QUIT, commands::quit));
         name.setOnShowing(event -> nameTheSteps());
@@ -126,6 +131,18 @@ final class HeadBar extends HBox {
                 item.setDisable(session.document().redoName().isEmpty());
             }
         });
+    }
+
+    private MenuItem look(Theme.Look look) {
+        CheckMenuItem item = new CheckMenuItem(look.title());
+        item.setSelected(Theme.lookProperty().get() == look);
+        Theme.lookProperty().addListener((property, before, now) -> item.setSelected(now == look));
+        item.setOnAction(event -> {
+            item.setSelected(true);
+            session.preferences().setLook(look.name());
+            Theme.lookProperty().set(look);
+        });
+        return item;
     }
 
     private static MenuItem item(String text, Action action, Runnable does) {

@@ -1,5 +1,6 @@
 package chalktrace.app.window;
 
+import chalktrace.app.session.DrawingExchange;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
@@ -48,12 +49,16 @@ final class ShotCommands {
         session.shelf().open(file, this::offerLeftover);
     }
 
-    /** Takes dropped files: a shot is opened, anything else is taken in. */
+    /** Takes dropped files: a shot is opened, SVG drawings go onto the drawing at the gate, anything else is taken in. */
     void dropped(List<Path> dropped) {
         Optional<Path> shot = dropped.stream()
                 .filter(file -> file.toString().toLowerCase(Locale.ROOT).endsWith(ShotFile.ENDING))
                 .findFirst();
-        if (shot.isPresent()) {
+        List<Path> drawings =
+                dropped.stream().filter(DrawingExchange::isDrawing).toList();
+        if (!drawings.isEmpty()) {
+            drawings.forEach(session.drawingExchange()::takeIn);
+        } else if (shot.isPresent()) {
             whenWorkIsSafe(() -> open(shot.get()));
         } else {
             session.gathering().takeIn(dropped, session.transport().frame());
@@ -132,7 +137,7 @@ final class ShotCommands {
         alert.setHeaderText(question);
         alert.setTitle("Chalk Trace");
         alert.initOwner(window);
-        alert.getDialogPane().getStylesheets().add(Theme.styleSheet());
+        alert.getDialogPane().getStylesheets().setAll(Theme.styleSheets());
         return alert.showAndWait().orElse(answers[answers.length - 1]);
     }
 

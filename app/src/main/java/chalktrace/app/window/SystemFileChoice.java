@@ -51,6 +51,19 @@ final class SystemFileChoice implements FileChoice {
     }
 
     @Override
+    public Optional<Path> openDrawing() {
+        return remember(chooser("Take in a drawing", "Drawings and pictures", "*.svg", "*.png")
+                .showOpenDialog(window));
+    }
+
+    @Override
+    public Optional<Path> saveDrawing(String suggestedName) {
+        FileChooser chooser = chooser("Save the drawing", "SVG drawings", "*.svg");
+        chooser.setInitialFileName(suggestedName);
+        return remember(chooser.showSaveDialog(window));
+    }
+
+    @Override
     public Optional<Path> folder(String title) {
         DirectoryChooser chooser = new DirectoryChooser();
         chooser.setTitle(title);
@@ -58,10 +71,10 @@ final class SystemFileChoice implements FileChoice {
         return Optional.ofNullable(chooser.showDialog(window)).map(File::toPath);
     }
 
-    private FileChooser chooser(String title, String kind, String pattern) {
+    private FileChooser chooser(String title, String kind, String... patterns) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(title);
-        chooser.getExtensionFilters().add(new ExtensionFilter(kind, pattern));
+        chooser.getExtensionFilters().add(new ExtensionFilter(kind, patterns));
         chooser.setInitialDirectory(lastFolder);
         return chooser;
     }

@@ -202,6 +202,8 @@ public final class Workbench {
                         .set(session.view().toolProperty().get() == Tool.DUSTER ? Tool.CHALK : Tool.DUSTER))
                 .on(Action.PICK, () -> session.view().toolProperty().set(Tool.PICK))
                 .on(Action.FILL, () -> session.view().toolProperty().set(Tool.FILL))
+                .on(Action.GUIDES, () -> session.view().toolProperty().set(Tool.GUIDES))
+                .on(Action.MIRROR_VIEW, board.view()::turnOver)
                 .on(Action.LEVEL_HERE, board::chooseLevelHere)
                 .on(Action.SNAP, () -> session.snapping()
                         .onProperty()
@@ -215,9 +217,9 @@ public final class Workbench {
                 .on(Action.PUSH_UP, () -> session.picking().nudge(0, -PUSH_PX))
                 .on(Action.PUSH_DOWN, () -> session.picking().nudge(0, PUSH_PX))
                 .onWhile(Action.PUT_AWAY, this::hasSomethingToPutAway, this::putAway)
-                .on(Action.COPY, session.picking()::copy)
-                .on(Action.CUT, session.picking()::cut)
-                .on(Action.PASTE, session.picking()::paste)
+                .on(Action.COPY, session.drawingExchange()::copy)
+                .on(Action.CUT, session.drawingExchange()::cut)
+                .on(Action.PASTE, session.drawingExchange()::paste)
                 .on(Action.DUPLICATE, session.picking()::duplicate)
                 .on(Action.PICK_ALL, session.picking()::all)
                 .on(Action.NEW_DRAWING, this::newDrawing)
@@ -293,7 +295,7 @@ public final class Workbench {
 
     private void removeChosen() {
         if (session.view().toolProperty().get() == Tool.PICK
-                && session.picking().remove()) {
+                && (board.removePoint() || session.picking().remove())) {
             return;
         }
         var item = session.selection().itemProperty().get();

@@ -13,6 +13,7 @@ public final class AnsweredFiles implements FileChoice {
     public Path media;
     public Path movie;
     public Path folder;
+    public Path drawing;
 
     @Override
     public Optional<Path> openShot() {
@@ -32,6 +33,16 @@ public final class AnsweredFiles implements FileChoice {
     @Override
     public Optional<Path> saveMovie(String suggestedName) {
         return Optional.ofNullable(movie);
+    }
+
+    @Override
+    public Optional<Path> openDrawing() {
+        return Optional.ofNullable(drawing);
+    }
+
+    @Override
+    public Optional<Path> saveDrawing(String suggestedName) {
+        return Optional.ofNullable(drawing);
     }
 
     @Override

@@ -1,8 +1,10 @@
 package chalktrace.app.testing;
 
+import chalktrace.app.board.pen.PenEvent;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.window.Workbench;
+import chalktrace.core.stroke.PenSample;
 import chalktrace.media.sound.SilentOut;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
@@ -118,5 +120,30 @@ public final class OpenWindow {
     public void click(FxRobot robot, String id) {
         Node node = robot.lookup("#" + id).query();
         robot.clickOn(node);
+    }
+
+    /** Lets the simulated pen go straight from place to place. */
+    public void pen(FxRobot robot, double... places) {
+        robot.interact(() -> {
+            double seconds = 0;
+            for (int i = 0; i + 3 < places.length; i += 2) {
+                for (int step = 0; step <= 10; step++) {
+                    double share = step / 10.0;
+                    PenSample sample = new PenSample(
+                            places[i] + share * (places[i + 2] - places[i]),
+                            places[i + 1] + share * (places[i + 3] - places[i + 1]),
+                            0.8,
+                            seconds);
+                    seconds += 0.03;
+                    boolean first = i == 0 && step == 0;
+                    boolean last = i + 5 > places.length && step == 10;
+                    workbench
+                            .board()
+                            .hand()
+                            .take(new PenEvent(
+                                    first ? PenEvent.Kind.DOWN : last ? PenEvent.Kind.UP : PenEvent.Kind.MOVE, sample));
+                }
+            }
+        });
     }
 }

@@ -3,7 +3,6 @@ package chalktrace.app.window;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import chalktrace.app.board.pen.PenEvent;
 import chalktrace.app.session.View.Duster;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.testing.OpenWindow;
@@ -17,7 +16,6 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
-import chalktrace.core.stroke.PenSample;
 import chalktrace.core.stroke.StrokeSelection;
 import java.awt.geom.Rectangle2D;
 import java.nio.file.Files;
@@ -54,29 +52,8 @@ class TraceTest {
         return shot().levels().get(0).drawingAt(frame).orElseThrow();
     }
 
-    /** Lets the simulated pen go straight from place to place. */
     private void pen(FxRobot robot, double... places) {
-        robot.interact(() -> {
-            double seconds = 0;
-            for (int i = 0; i + 3 < places.length; i += 2) {
-                for (int step = 0; step <= 10; step++) {
-                    double share = step / 10.0;
-                    PenSample sample = new PenSample(
-                            places[i] + share * (places[i + 2] - places[i]),
-                            places[i + 1] + share * (places[i + 3] - places[i + 1]),
-                            0.8,
-                            seconds);
-                    seconds += 0.03;
-                    boolean first = i == 0 && step == 0;
-                    boolean last = i + 5 > places.length && step == 10;
-                    window.workbench
-                            .board()
-                            .hand()
-                            .take(new PenEvent(
-                                    first ? PenEvent.Kind.DOWN : last ? PenEvent.Kind.UP : PenEvent.Kind.MOVE, sample));
-                }
-            }
-        });
+        window.pen(robot, places);
     }
 
     private void box(FxRobot robot, double x, double y, double size) {

@@ -4,7 +4,6 @@ import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
-import chalktrace.core.stroke.Stroke;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -58,7 +57,7 @@ public final class ChalkEdits {
                     || drawing.fills().stream().anyMatch(fill -> fill.chalk().equals(from));
             if (has) {
                 out = out.with(drawing.withStrokes(drawing.strokes().stream()
-                                .map(stroke -> stroke.chalk().equals(from) ? new Stroke(to, stroke.curve()) : stroke)
+                                .map(stroke -> stroke.chalk().equals(from) ? stroke.withChalk(to) : stroke)
                                 .toList())
                         .withFills(drawing.fills().stream()
                                 .map(fill -> fill.chalk().equals(from) ? new Fill(to, fill.area()) : fill)

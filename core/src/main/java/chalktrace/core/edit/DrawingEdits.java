@@ -140,13 +140,26 @@ public final class DrawingEdits {
 
     /** Holds the showing at a frame longer (or shorter, with a negative count); what follows moves along. */
     public static Edit hold(String levelId, int frame, int byFrames) {
-        return timing(
+        return timingOfGroup(
                 byFrames > 0 ? "hold longer" : "hold shorter", levelId, exposures -> exposures.held(frame, byFrames));
     }
 
     /** Ends the showing that starts at {@code start} before {@code newEnd}, over what follows. */
     public static Edit trim(String levelId, int start, int newEnd) {
-        return timing("trim a drawing's hold", levelId, exposures -> exposures.trimmed(start, newEnd));
+        return new Edit("trim a drawing's hold", shot -> {
+            int end = shot.level(levelId)
+                    .flatMap(level -> level.exposures().at(start))
+                    .map(Exposure::end)
+                    .orElse(start);
+            // In a group that is retimed together, what ends with it ends with it still.
+            return timingOfGroup("", levelId, exposures -> exposures
+                            .at(Math.max(0, end - 1))
+                            .filter(run -> run.end() == end && run.start() < newEnd)
+                            .map(run -> exposures.trimmed(run.start(), newEnd))
+                            .orElse(exposures))
+                    .change()
+                    .apply(shot);
+        });
     }
 
     /** Moves a showing to another first frame, over what is there. */
@@ -182,5 +195,16 @@ public final class DrawingEdits {
                 name,
                 shot -> shot.withLevel(
                         levelId, level -> shot.isLocked(level) ? level : level.with(change.apply(level.exposures()))));
+    }
+
+    /** On a level and on those that are retimed with it. */
+    private static Edit timingOfGroup(String name, String levelId, UnaryOperator<Exposures> change) {
+        return new Edit(name, shot -> {
+            Shot out = shot;
+            for (String id : shot.retimedWith(levelId)) {
+                out = timing(name, id, change).change().apply(out);
+            }
+            return out;
+        });
     }
 }

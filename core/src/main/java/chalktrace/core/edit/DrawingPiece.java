@@ -1,17 +1,32 @@
 package chalktrace.core.edit;
 
 import chalktrace.core.fill.Fill;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeSelection;
+import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
+import java.util.stream.Stream;
 
-/** Strokes and painted areas that were taken from a drawing, as they look on the picture; what copy and paste carry. */
-public record DrawingPiece(List<Stroke> strokes, List<Fill> fills) {
+/** Strokes, painted areas and pictures that were taken from a drawing, as they look on the picture; what copy and paste carry. */
+public record DrawingPiece(List<Stroke> strokes, List<Fill> fills, List<PastedPicture> pictures) {
 
     public DrawingPiece {
         strokes = List.copyOf(strokes);
         fills = List.copyOf(fills);
+        pictures = List.copyOf(pictures);
+    }
+
+    /** Together with another, that one in front. */
+    public DrawingPiece and(DrawingPiece other) {
+        return new DrawingPiece(
+                joined(strokes, other.strokes), joined(fills, other.fills), joined(pictures, other.pictures));
+    }
+
+    private static <T> List<T> joined(List<T> some, List<T> others) {
+        return Stream.concat(some.stream(), others.stream()).toList();
     }
 
     /** The box around all of it; empty when there is nothing. */
@@ -23,10 +38,37 @@ public record DrawingPiece(List<Stroke> strokes, List<Fill> fills) {
         for (Fill fill : fills) {
             box = union(box, fill.area().path().getBounds2D());
         }
+        for (PastedPicture picture : pictures) {
+            box = union(box, picture.edge().getBounds2D());
+        }
         return box == null ? new Rectangle2D.Double() : box;
     }
 
     private static Rectangle2D union(Rectangle2D a, Rectangle2D b) {
         return a == null ? b : a.createUnion(b);
+    }
+
+    /** Moved, scaled or turned. */
+    public DrawingPiece transformed(AffineTransform change) {
+        return new DrawingPiece(
+                strokes.stream()
+                        .map(stroke -> stroke.withCurve(stroke.curve().transformed(change)))
+                        .toList(),
+                fills.stream()
+                        .map(fill -> new Fill(fill.chalk(), fill.area().transformed(change)))
+                        .toList(),
+                pictures.stream().map(picture -> picture.transformed(change)).toList());
+    }
+
+    /** Scaled down, if need be, from a drawing of one size to fit a picture of another, in its middle. */
+    public DrawingPiece fitted(double width, double height, PictureSize into) {
+        if (!(width > 0 && height > 0)) {
+            return this;
+        }
+        double scale = Math.min(1, Math.min(into.width() / width, into.height() / height));
+        AffineTransform place = AffineTransform.getTranslateInstance(
+                (into.width() - scale * width) / 2, (into.height() - scale * height) / 2);
+        place.scale(scale, scale);
+        return transformed(place);
     }
 }

@@ -6,12 +6,14 @@ import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.fill.RegionFinder;
 import chalktrace.core.render.LineMask;
+import chalktrace.core.render.PaintedMask;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
 import java.awt.geom.AffineTransform;
 import java.util.ArrayList;
@@ -77,6 +79,25 @@ public final class FillEdits {
     /** Paints an area, given as it looks on the picture, onto the paint drawing of the lines that show on a frame. */
     public static Edit paint(String lineLevel, int frame, String chalk, Contours area) {
         return new Edit("paint", shot -> painted(shot, lineLevel, frame, new Fill(chalk, area)));
+    }
+
+    /**
+     * Paints what of a stroke lies on what is painted already: on the current level's own paint, and on the paint of its
+     * lines. Empty where it lies on none.
+     */
+    public static Optional<Edit> paintWithinPaint(Shot shot, String levelId, int frame, Stroke stroke) {
+        Contours area = PaintedMask.within(shot, levelId, frame, stroke);
+        if (area.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean ownPaint = shot.level(levelId)
+                .flatMap(level -> level.drawingAt(frame))
+                .filter(drawing -> !drawing.fills().isEmpty())
+                .isPresent();
+        if (!ownPaint) {
+            return Optional.of(paint(levelId, frame, stroke.chalk(), area));
+        }
+        return Optional.of(StrokeLanding.of(shot, levelId, frame, 1).paint(new Fill(stroke.chalk(), area)));
     }
 
     /** What came of painting over a span. @param lostAt the frame at which the region could not be followed further */

@@ -40,9 +40,10 @@ public final class LevelEdits {
                 "remove a level",
                 shot -> shot.levels().size() < 2
                         ? shot
-                        : shot.withLevels(shot.levels().stream()
-                                .filter(level -> !level.id().equals(levelId))
-                                .toList()));
+                        : GroupEdits.taken(shot, levelId)
+                                .withLevels(shot.levels().stream()
+                                        .filter(level -> !level.id().equals(levelId))
+                                        .toList()));
     }
 
     /** Any change of one level's own settings. */

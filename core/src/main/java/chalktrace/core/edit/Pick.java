@@ -16,21 +16,29 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * What is taken hold of of the drawing that a level shows on a frame: some of its strokes and painted areas, by their places
- * in it. It stays good over edits that keep their count, such as a move and its undoing.
+ * What is taken hold of of the drawing that a level shows on a frame: some of its strokes, painted areas and pictures, by
+ * their places in it. It stays good over edits that keep their count, such as a move and its undoing.
  *
  * @param drawing its number
  * @param placement of the showing through which it was picked
  */
-public record Pick(String level, int drawing, Placement placement, Set<Integer> strokes, Set<Integer> fills) {
+public record Pick(
+        String level,
+        int drawing,
+        Placement placement,
+        Set<Integer> strokes,
+        Set<Integer> fills,
+        Set<Integer> pictures) {
 
     public Pick {
         strokes = Set.copyOf(strokes);
         fills = Set.copyOf(fills);
+        pictures = Set.copyOf(pictures);
     }
 
     /** Which strokes a shape in shot pixels takes hold of. */
@@ -52,12 +60,16 @@ public record Pick(String level, int drawing, Placement placement, Set<Integer> 
                     .boxed()
                     .collect(Collectors.toSet());
             Set<Integer> fills = IntStream.range(0, drawing.fills().size())
-                    .filter(i -> inDrawing.contains(
-                            drawing.fills().get(i).area().path().getBounds2D().getCenterX(),
-                            drawing.fills().get(i).area().path().getBounds2D().getCenterY()))
+                    .filter(i ->
+                            holdsMiddle(inDrawing, drawing.fills().get(i).area().path()))
                     .boxed()
                     .collect(Collectors.toSet());
-            return new Places(strokes, fills);
+            Set<Integer> pictures = IntStream.range(0, drawing.pictures().size())
+                    .filter(i ->
+                            holdsMiddle(inDrawing, drawing.pictures().get(i).edge()))
+                    .boxed()
+                    .collect(Collectors.toSet());
+            return new Places(strokes, fills, pictures);
         });
     }
 
@@ -72,18 +84,38 @@ public record Pick(String level, int drawing, Placement placement, Set<Integer> 
                                 .filter(i -> drawing.strokes().get(i) == front)
                                 .findFirst()
                                 .orElseThrow()),
+                        Set.of(),
                         Set.of());
             }
             Point2D place = toDrawing.transform(new Point2D.Double(x, y), null);
-            return new Places(
-                    Set.of(),
-                    IntStream.range(0, drawing.fills().size())
-                            .filter(i -> drawing.fills().get(i).area().contains(place.getX(), place.getY()))
-                            .boxed()
-                            .reduce((behind, front) -> front)
-                            .map(Set::of)
-                            .orElse(Set.of()));
+            Set<Integer> fill = front(drawing.fills(), f -> f.area().contains(place.getX(), place.getY()));
+            Set<Integer> picture =
+                    fill.isEmpty() ? front(drawing.pictures(), p -> p.edge().contains(place)) : Set.of();
+            return new Places(Set.of(), fill, picture);
         });
+    }
+
+    /** The strokes of a drawing that belong to a named part; nothing where the level shows none of it. */
+    public static Optional<Pick> part(Shot shot, String levelId, int frame, String name) {
+        return of(
+                shot,
+                levelId,
+                frame,
+                (drawing, toDrawing) -> new Places(
+                        IntStream.range(0, drawing.strokes().size())
+                                .filter(i -> drawing.strokes().get(i).part().equals(name))
+                                .boxed()
+                                .collect(Collectors.toSet()),
+                        Set.of(),
+                        Set.of()));
+    }
+
+    /** The names of the parts that picked strokes belong to, in the order of their alphabet. */
+    public Set<String> partNames(Shot shot) {
+        return drawingIn(shot).stream()
+                .flatMap(d -> strokes.stream().map(i -> d.strokes().get(i).part()))
+                .filter(name -> !name.isEmpty())
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     /** All that a drawing holds. */
@@ -93,10 +125,12 @@ public record Pick(String level, int drawing, Placement placement, Set<Integer> 
                 levelId,
                 frame,
                 (drawing, toDrawing) -> new Places(
-                        places(drawing.strokes().size()), places(drawing.fills().size())));
+                        places(drawing.strokes().size()),
+                        places(drawing.fills().size()),
+                        places(drawing.pictures().size())));
     }
 
-    private record Places(Set<Integer> strokes, Set<Integer> fills) {}
+    private record Places(Set<Integer> strokes, Set<Integer> fills, Set<Integer> pictures) {}
 
     @FunctionalInterface
     private interface Chooser {
@@ -112,12 +146,13 @@ public record Pick(String level, int drawing, Placement placement, Set<Integer> 
         }
         Places places = chooser.of(
                 drawing.get(), StrokeLanding.toDrawing(shot, run.get().placement()));
-        Pick pick = new Pick(levelId, drawing.get().number(), run.get().placement(), places.strokes, places.fills);
+        Pick pick = new Pick(
+                levelId, drawing.get().number(), run.get().placement(), places.strokes, places.fills, places.pictures);
         return pick.isEmpty() ? Optional.empty() : Optional.of(pick);
     }
 
     public boolean isEmpty() {
-        return strokes.isEmpty() && fills.isEmpty();
+        return strokes.isEmpty() && fills.isEmpty() && pictures.isEmpty();
     }
 
     /** Together with another of the same drawing; the other alone where it is of another. */
@@ -125,18 +160,21 @@ public record Pick(String level, int drawing, Placement placement, Set<Integer> 
         if (!level.equals(other.level) || drawing != other.drawing) {
             return other;
         }
-        Set<Integer> allStrokes = new TreeSet<>(strokes);
-        allStrokes.addAll(other.strokes);
-        Set<Integer> allFills = new TreeSet<>(fills);
-        allFills.addAll(other.fills);
-        return new Pick(level, drawing, placement, allStrokes, allFills);
+        return new Pick(
+                level,
+                drawing,
+                placement,
+                both(strokes, other.strokes),
+                both(fills, other.fills),
+                both(pictures, other.pictures));
     }
 
     /** Whether the shot's drawing still has what is picked. */
     public boolean isIn(Shot shot) {
         return drawingIn(shot)
                 .filter(d -> strokes.stream().allMatch(i -> i < d.strokes().size())
-                        && fills.stream().allMatch(i -> i < d.fills().size()))
+                        && fills.stream().allMatch(i -> i < d.fills().size())
+                        && pictures.stream().allMatch(i -> i < d.pictures().size()))
                 .isPresent();
     }
 
@@ -148,12 +186,16 @@ public record Pick(String level, int drawing, Placement placement, Set<Integer> 
                 strokes.stream()
                         .sorted()
                         .map(i -> from.strokes().get(i))
-                        .map(s -> new Stroke(s.chalk(), s.curve().transformed(toShot)))
+                        .map(s -> s.withCurve(s.curve().transformed(toShot)))
                         .toList(),
                 fills.stream()
                         .sorted()
                         .map(i -> from.fills().get(i))
                         .map(f -> new Fill(f.chalk(), f.area().transformed(toShot)))
+                        .toList(),
+                pictures.stream()
+                        .sorted()
+                        .map(i -> from.pictures().get(i).transformed(toShot))
                         .toList());
     }
 
@@ -173,5 +215,26 @@ public record Pick(String level, int drawing, Placement placement, Set<Integer> 
 
     private static Set<Integer> places(int count) {
         return IntStream.range(0, count).boxed().collect(Collectors.toSet());
+    }
+
+    private static boolean holdsMiddle(Shape shape, Shape of) {
+        Rectangle2D box = of.getBounds2D();
+        return shape.contains(box.getCenterX(), box.getCenterY());
+    }
+
+    /** The place of the last, which lies in front, that fits; none where none does. */
+    private static <T> Set<Integer> front(List<T> all, Predicate<T> fits) {
+        return IntStream.range(0, all.size())
+                .filter(i -> fits.test(all.get(i)))
+                .boxed()
+                .reduce((behind, front) -> front)
+                .map(Set::of)
+                .orElse(Set.of());
+    }
+
+    private static Set<Integer> both(Set<Integer> some, Set<Integer> others) {
+        Set<Integer> all = new TreeSet<>(some);
+        all.addAll(others);
+        return all;
     }
 }

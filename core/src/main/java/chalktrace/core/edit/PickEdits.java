@@ -6,8 +6,10 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeSelection;
 import chalktrace.core.stroke.Warp;
@@ -39,8 +41,9 @@ public final class PickEdits {
             return mapped(
                     drawing,
                     pick,
-                    stroke -> new Stroke(stroke.chalk(), stroke.curve().transformed(inDrawing)),
-                    fill -> new Fill(fill.chalk(), fill.area().transformed(inDrawing)));
+                    stroke -> stroke.withCurve(stroke.curve().transformed(inDrawing)),
+                    fill -> new Fill(fill.chalk(), fill.area().transformed(inDrawing)),
+                    picture -> picture.transformed(inDrawing));
         });
     }
 
@@ -57,8 +60,8 @@ public final class PickEdits {
                 AffineTransform about = AffineTransform.getTranslateInstance(box.getCenterX(), box.getCenterY());
                 about.concatenate(aboutOrigin);
                 about.translate(-box.getCenterX(), -box.getCenterY());
-                part.forEach(i -> out.set(
-                        i, new Stroke(out.get(i).chalk(), out.get(i).curve().transformed(about))));
+                part.forEach(
+                        i -> out.set(i, out.get(i).withCurve(out.get(i).curve().transformed(about))));
             }
             return drawing.withStrokes(out);
         });
@@ -72,19 +75,38 @@ public final class PickEdits {
             return mapped(
                     drawing,
                     pick,
-                    stroke -> new Stroke(
-                            stroke.chalk(),
+                    stroke -> stroke.withCurve(
                             onPicture.bend(stroke.curve().transformed(toShot)).transformed(toDrawing)),
                     fill -> new Fill(
                             fill.chalk(),
-                            bent(fill.area().transformed(toShot), onPicture).transformed(toDrawing)));
+                            bent(fill.area().transformed(toShot), onPicture).transformed(toDrawing)),
+                    // Pixels are placed, not bent.
+                    picture -> picture);
         });
     }
 
     public static Edit remove(Pick pick) {
         return change("remove what is picked", pick, (shot, drawing) -> drawing.withStrokes(
                         kept(drawing.strokes(), pick.strokes()))
-                .withFills(kept(drawing.fills(), pick.fills())));
+                .withFills(kept(drawing.fills(), pick.fills()))
+                .withPictures(kept(drawing.pictures(), pick.pictures())));
+    }
+
+    /** Gives picked strokes to a named part of the figure; an empty name takes them out of any. */
+    public static Edit name(Pick pick, String part) {
+        return change(
+                "name a part",
+                pick,
+                (shot, drawing) ->
+                        mapped(drawing, pick, stroke -> stroke.withPart(part), fill -> fill, picture -> picture));
+    }
+
+    /** Puts another curve in the place of a picked stroke's, given as it looks on the picture. */
+    public static Edit reshape(Pick pick, int stroke, Curve onPicture) {
+        return change("move a point", pick, (shot, drawing) -> {
+            Curve inDrawing = onPicture.transformed(StrokeLanding.toDrawing(shot, pick.placement()));
+            return drawing.withStrokes(mapped(drawing.strokes(), Set.of(stroke), s -> s.withCurve(inDrawing)));
+        });
     }
 
     /** Draws what is picked with another chalk. */
@@ -95,8 +117,9 @@ public final class PickEdits {
                 (shot, drawing) -> mapped(
                         drawing,
                         pick,
-                        stroke -> new Stroke(chalk, stroke.curve()),
-                        fill -> new Fill(chalk, fill.area())));
+                        stroke -> stroke.withChalk(chalk),
+                        fill -> new Fill(chalk, fill.area()),
+                        picture -> picture));
     }
 
     /** Brings strokes in front of all others of their drawing, or behind them. */
@@ -121,7 +144,8 @@ public final class PickEdits {
                 pick.drawing(),
                 pick.placement(),
                 IntStream.range(first, first + pick.strokes().size()).boxed().collect(Collectors.toSet()),
-                pick.fills());
+                pick.fills(),
+                pick.pictures());
     }
 
     /** Puts a piece onto the drawing where strokes land now, in its place on the picture. */
@@ -133,6 +157,9 @@ public final class PickEdits {
             }
             for (Fill fill : piece.fills()) {
                 out = onto(out, landing).paint(fill).change().apply(out);
+            }
+            for (PastedPicture picture : piece.pictures()) {
+                out = onto(out, landing).put(picture).change().apply(out);
             }
             return out;
         });
@@ -151,7 +178,8 @@ public final class PickEdits {
                 landing.drawing(),
                 placement,
                 last(drawing.strokes().size(), piece.strokes().size()),
-                last(drawing.fills().size(), piece.fills().size()));
+                last(drawing.fills().size(), piece.fills().size()),
+                last(drawing.pictures().size(), piece.pictures().size()));
     }
 
     /**
@@ -165,7 +193,7 @@ public final class PickEdits {
                     if (shot.isLocked(level)) {
                         return level;
                     }
-                    Drawing made = new Drawing(level.nextNumber(), piece.strokes(), piece.fills());
+                    Drawing made = new Drawing(level.nextNumber(), piece.strokes(), piece.fills(), piece.pictures());
                     Exposures exposures = level.exposures();
                     for (int frame = frames.start(); frame < frames.end(); frame++) {
                         exposures = exposures.with(Exposure.of(frame, 1, made.number()));
@@ -201,9 +229,14 @@ public final class PickEdits {
     }
 
     private static Drawing mapped(
-            Drawing drawing, Pick pick, UnaryOperator<Stroke> strokes, UnaryOperator<Fill> fills) {
+            Drawing drawing,
+            Pick pick,
+            UnaryOperator<Stroke> strokes,
+            UnaryOperator<Fill> fills,
+            UnaryOperator<PastedPicture> pictures) {
         return drawing.withStrokes(mapped(drawing.strokes(), pick.strokes(), strokes))
-                .withFills(mapped(drawing.fills(), pick.fills(), fills));
+                .withFills(mapped(drawing.fills(), pick.fills(), fills))
+                .withPictures(mapped(drawing.pictures(), pick.pictures(), pictures));
     }
 
     private static <T> List<T> mapped(List<T> all, Set<Integer> chosen, UnaryOperator<T> change) {

@@ -5,6 +5,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
@@ -69,10 +70,11 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
         return newDrawing(shot, level, frame, hold);
     }
 
-    /** As {@link #of}, for a new drawing even where one shows: the one that shows ends before it. */
+    /** As {@link #of}, for a new drawing even where one shows: the one that shows ends before it. A held level has one drawing and gets no other. */
     public static StrokeLanding afresh(Shot shot, String levelId, int frame, int hold) {
         StrokeLanding landing = of(shot, levelId, frame, hold);
-        return landing.kind != Kind.ONTO_DRAWING
+        boolean held = shot.level(levelId).map(level -> level.style().held()).orElse(false);
+        return landing.kind != Kind.ONTO_DRAWING || held
                 ? landing
                 : newDrawing(shot, shot.level(levelId).orElseThrow(), frame, hold);
     }
@@ -83,32 +85,25 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
 
     /** The edit that puts a stroke, given as it looks on the picture, onto its drawing. */
     public Edit draw(Stroke stroke) {
-        return new Edit(
+        return add(
                 kind == Kind.NEW_DRAWING ? "draw drawing " + drawing : "draw",
-                shot -> canDraw()
-                        ? shot.withLevel(
-                                level,
-                                l -> place(
-                                        shot,
-                                        l,
-                                        (to, inDrawing) -> to.plus(new Stroke(
-                                                stroke.chalk(), stroke.curve().transformed(inDrawing)))))
-                        : shot);
+                (to, inDrawing) -> to.plus(stroke.withCurve(stroke.curve().transformed(inDrawing))));
     }
 
     /** The edit that puts a painted area, given as it looks on the picture, onto its drawing. */
     public Edit paint(Fill fill) {
-        return new Edit(
+        return add(
                 "paint",
-                shot -> canDraw()
-                        ? shot.withLevel(
-                                level,
-                                l -> place(
-                                        shot,
-                                        l,
-                                        (to, inDrawing) -> to.plus(new Fill(
-                                                fill.chalk(), fill.area().transformed(inDrawing)))))
-                        : shot);
+                (to, inDrawing) -> to.plus(new Fill(fill.chalk(), fill.area().transformed(inDrawing))));
+    }
+
+    /** The edit that puts a picture, given as it lies on the shot's picture, into its drawing. */
+    public Edit put(PastedPicture picture) {
+        return add("put a picture there", (to, inDrawing) -> to.plus(picture.transformed(inDrawing)));
+    }
+
+    private Edit add(String name, BiFunction<Drawing, AffineTransform, Drawing> add) {
+        return new Edit(name, shot -> canDraw() ? shot.withLevel(level, l -> place(shot, l, add)) : shot);
     }
 
     /** The edit that makes the new drawing without a stroke yet; on a drawing that shows it does nothing. */

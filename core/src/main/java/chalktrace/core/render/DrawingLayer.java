@@ -66,8 +66,7 @@ public record DrawingLayer(
                         drawing,
                         List.of(look, chalks, whole),
                         toDevice,
-                        () -> StrokePainter.paint(
-                                drawing.fills(), drawing.strokes(), this::chalk, look, toDevice, whole));
+                        () -> StrokePainter.paint(drawing, this::chalk, look, toDevice, whole));
     }
 
     private Chalk chalk(String id) {

@@ -1,9 +1,8 @@
 package chalktrace.core.render;
 
 import chalktrace.core.picture.Rgb;
-import java.awt.Shape;
-import java.awt.geom.Rectangle2D;
 import java.util.Arrays;
+import java.util.function.Supplier;
 
 /**
  * The one renderer, for the screen, for export and for tests: paints a scene, or a tile of it, into opaque ARGB words.
@@ -15,45 +14,47 @@ public final class FrameComposer {
     private static final int DIMMED = 160;
 
     private final RasterCache rasters;
-    private final Rgb surround;
+    private final Supplier<Rgb> surroundNow;
 
     /** @param surround the colour beside the picture */
     public FrameComposer(RasterCache rasters, Rgb surround) {
+        this(rasters, () -> surround);
+    }
+
+    /** @param surround the colour beside the picture, asked for each tile */
+    public FrameComposer(RasterCache rasters, Supplier<Rgb> surround) {
         this.rasters = rasters;
-        this.surround = surround;
+        this.surroundNow = surround;
     }
 
     /** Paints every pixel of the tile. */
     public void compose(Scene scene, Viewpoint view, PixelTile tile) {
         Surface surface = new Surface(scene.size(), view, rasters);
+        int surround = surroundNow.get().argb();
         boolean paperCoversIt =
                 scene.hasPaper() && view.degrees() == 0 && surface.picture().contains(tile.bounds());
         if (!paperCoversIt) {
             for (int row = 0; row < tile.height(); row++) {
                 int from = tile.offset() + row * tile.stride();
-                Arrays.fill(tile.pixels(), from, from + tile.width(), surround.argb());
+                Arrays.fill(tile.pixels(), from, from + tile.width(), surround);
             }
         }
         for (SceneLayer layer : scene.layers()) {
             layer.paint(surface, tile);
         }
         if (scene.hasPaper() && !paperCoversIt) {
-            dimOutside(surface, tile);
+            dimOutside(surface, tile, surround);
         }
     }
 
     /** What is drawn beside the picture is not handed on, and looks so. */
-    private void dimOutside(Surface surface, PixelTile tile) {
-        Shape picture = surface.view()
-                .toDevice()
-                .createTransformedShape(new Rectangle2D.Double(
-                        0, 0, surface.size().width(), surface.size().height()));
-        int beside = surround.argb();
+    private static void dimOutside(Surface surface, PixelTile tile, int beside) {
         for (int y = 0; y < tile.height(); y++) {
+            int[] inside = surface.columnsOfPicture(tile.y() + y);
             for (int x = 0; x < tile.width(); x++) {
                 int at = tile.index(tile.x() + x, tile.y() + y);
                 int word = tile.pixels()[at];
-                if (word != beside && !picture.contains(tile.x() + x + 0.5, tile.y() + y + 0.5)) {
+                if (word != beside && (tile.x() + x < inside[0] || tile.x() + x >= inside[1])) {
                     tile.pixels()[at] = Blend.mix(word, beside, DIMMED);
                 }
             }

@@ -11,8 +11,14 @@ public record PaperLayer(Rgb color) implements SceneLayer {
     public void paint(Surface surface, PixelTile tile) {
         Rectangle area = surface.picture().intersection(tile.bounds());
         for (int y = area.y; y < area.y + area.height; y++) {
-            int from = tile.index(area.x, y);
-            Arrays.fill(tile.pixels(), from, from + Math.max(0, area.width), color.argb());
+            // In a turned view each row has its own part of the picture.
+            int[] columns = surface.columnsOfPicture(y);
+            int left = Math.max(area.x, columns[0]);
+            int right = Math.min(area.x + area.width, columns[1]);
+            if (left < right) {
+                int from = tile.index(left, y);
+                Arrays.fill(tile.pixels(), from, from + right - left, color.argb());
+            }
         }
     }
 }

@@ -100,9 +100,13 @@ public final class Scenes {
                 return Optional.empty();
             }
         }
+        List<Chalk> chalks = chalks(shot, style, options);
+        SelfLines shown = options.finished()
+                ? SelfLines.of(shot, level, drawing.get(), frame, chalks)
+                : new SelfLines(drawing.get(), chalks);
         return Optional.of(new DrawingLayer(
-                drawing.get(),
-                chalks(shot, style, options),
+                shown.drawing(),
+                shown.chalks(),
                 InkLook.CHALK,
                 run.get().placement(),
                 shot.opacityOf(level),
@@ -110,16 +114,16 @@ public final class Scenes {
                 within));
     }
 
-    /** The shot's chalks as a level shows them: tinted, and without those that only bound areas in what is handed on. */
+    /** The shot's chalks as a level shows them: tinted, and lines that only bound areas as they look while one works, or not at all. */
     private static List<Chalk> chalks(Shot shot, LevelStyle style, SceneOptions options) {
-        boolean bounds =
-                options.finished() && shot.chalks().stream().anyMatch(chalk -> chalk.role() == Chalk.Role.BOUNDARY);
-        if (style.tint().isEmpty() && !bounds) {
+        if (style.tint().isEmpty() && shot.chalks().stream().noneMatch(Chalk::isBound)) {
             return shot.chalks();
         }
         return shot.chalks().stream()
                 .map(chalk -> style.tint().map(chalk::withColor).orElse(chalk))
-                .map(chalk -> bounds && chalk.role() == Chalk.Role.BOUNDARY ? chalk.withOpacity(0) : chalk)
+                .map(chalk -> !chalk.isBound()
+                        ? chalk
+                        : options.finished() ? chalk.withOpacity(0) : chalk.withColor(Chalk.SIGNAL))
                 .toList();
     }
 

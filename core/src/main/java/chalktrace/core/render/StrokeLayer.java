@@ -1,6 +1,7 @@
 package chalktrace.core.render;
 
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Drawing;
 import chalktrace.core.stroke.Stroke;
 import java.awt.Rectangle;
 import java.util.List;
@@ -12,8 +13,7 @@ public record StrokeLayer(Stroke stroke, Chalk chalk, double opacity) implements
     public void paint(Surface surface, PixelTile tile) {
         Rectangle area = tile.bounds();
         StrokePainter.paint(
-                        List.of(),
-                        List.of(stroke),
+                        new Drawing(1, List.of(stroke)),
                         id -> chalk,
                         InkLook.CHALK,
                         surface.view().toDevice(),

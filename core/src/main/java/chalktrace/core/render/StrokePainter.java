@@ -1,19 +1,26 @@
 package chalktrace.core.render;
 
 import chalktrace.core.fill.Fill;
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeOutline;
+import java.awt.AlphaComposite;
 import java.awt.BasicStroke;
 import java.awt.Color;
+import java.awt.Graphics2D;
 import java.awt.Paint;
 import java.awt.Rectangle;
+import java.awt.RenderingHints;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -24,14 +31,16 @@ final class StrokePainter {
     private static final float DASH_PX = 9;
     private static final float GAP_PX = 6;
 
-    private record Inked(Shape shape, Paint paint) {}
+    /** Something that paints itself, in device pixels. */
+    private interface Inked {
+        void paint(Graphics2D graphics);
+    }
 
     private StrokePainter() {}
 
-    /** Painted areas first, lines over them; of an onion skin only its lines. */
+    /** Pictures first, painted areas over them, lines over all; of an onion skin only its lines. */
     static Raster paint(
-            List<Fill> fills,
-            List<Stroke> strokes,
+            Drawing drawing,
             Function<String, Chalk> chalks,
             InkLook look,
             AffineTransform toDevice,
@@ -39,29 +48,82 @@ final class StrokePainter {
         double scale = Math.sqrt(Math.abs(toDevice.getDeterminant()));
         List<Inked> inked = new ArrayList<>();
         Rectangle2D covered = new Rectangle2D.Double();
-        for (Fill fill : look == InkLook.CHALK ? fills : List.<Fill>of()) {
-            Shape shape = toDevice.createTransformedShape(fill.area().path());
-            Rectangle2D bounds = shape.getBounds2D();
-            covered = covered.isEmpty() ? bounds : covered.createUnion(bounds);
-            inked.add(new Inked(shape, color(chalks.apply(fill.chalk()), look)));
+        if (look == InkLook.CHALK) {
+            for (PastedPicture picture : drawing.pictures()) {
+                covered = joined(covered, toDevice.createTransformedShape(picture.edge()));
+                inked.add(graphics -> paint(picture, toDevice, graphics));
+            }
+            for (Fill fill : drawing.fills()) {
+                Shape shape = toDevice.createTransformedShape(fill.area().path());
+                covered = joined(covered, shape);
+                inked.add(filled(shape, color(chalks.apply(fill.chalk()), look)));
+            }
         }
-        for (Stroke stroke : strokes) {
+        for (Stroke stroke : drawing.strokes()) {
             Chalk chalk = chalks.apply(stroke.chalk());
             Shape shape = toDevice.createTransformedShape(
                     look.isBroken()
                             ? broken(stroke.curve(), chalk.line(), scale)
                             : StrokeOutline.of(stroke.curve(), chalk.line(), scale));
-            Rectangle2D bounds = shape.getBounds2D();
-            covered = covered.isEmpty() ? bounds : covered.createUnion(bounds);
-            boolean dry = look == InkLook.CHALK && chalk.line().tip() == LineShape.Tip.DRY;
-            inked.add(new Inked(shape, dry ? Grain.of(color(chalk, look), toDevice) : color(chalk, look)));
+            covered = joined(covered, shape);
+            boolean faded = look == InkLook.CHALK && chalk.line().faintest() < 1;
+            inked.add(
+                    faded
+                            ? faded(
+                                    stroke,
+                                    chalk,
+                                    toDevice,
+                                    scale,
+                                    shape.getBounds().intersection(surface))
+                            : filled(shape, paint(chalk, look, 1, toDevice)));
         }
-        return Rasterizer.paint(covered, surface, graphics -> {
-            for (Inked ink : inked) {
-                graphics.setPaint(ink.paint);
-                graphics.fill(ink.shape);
+        return Rasterizer.paint(covered, surface, graphics -> inked.forEach(ink -> ink.paint(graphics)));
+    }
+
+    private static Rectangle2D joined(Rectangle2D covered, Shape shape) {
+        Rectangle2D bounds = shape.getBounds2D();
+        return covered.isEmpty() ? bounds : covered.createUnion(bounds);
+    }
+
+    private static Inked filled(Shape shape, Paint paint) {
+        return graphics -> {
+            graphics.setPaint(paint);
+            graphics.fill(shape);
+        };
+    }
+
+    /** Bands of one opacity each take the place of the fainter ones that they touch, on a sheet of the stroke's own. */
+    private static Inked faded(Stroke stroke, Chalk chalk, AffineTransform toDevice, double scale, Rectangle area) {
+        area.grow(2, 2);
+        return graphics -> {
+            BufferedImage sheet = new BufferedImage(area.width, area.height, BufferedImage.TYPE_INT_ARGB_PRE);
+            Graphics2D onSheet = sheet.createGraphics();
+            onSheet.setRenderingHints(graphics.getRenderingHints());
+            onSheet.translate(-area.x, -area.y);
+            onSheet.setComposite(AlphaComposite.Src);
+            for (StrokeOutline.Band band : StrokeOutline.bands(stroke.curve(), chalk.line(), scale)) {
+                onSheet.setPaint(paint(chalk, InkLook.CHALK, band.opacity(), toDevice));
+                onSheet.fill(toDevice.createTransformedShape(band.path()));
             }
-        });
+            onSheet.dispose();
+            graphics.drawImage(sheet, area.x, area.y, null);
+        };
+    }
+
+    private static void paint(PastedPicture picture, AffineTransform toDevice, Graphics2D graphics) {
+        PictureSize size = picture.pixels().size();
+        BufferedImage image = new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_ARGB);
+        image.setRGB(0, 0, size.width(), size.height(), picture.pixels().toArray(), 0, size.width());
+        AffineTransform all = new AffineTransform(toDevice);
+        all.concatenate(picture.transform());
+        graphics.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+        graphics.drawImage(image, all, null);
+    }
+
+    private static Paint paint(Chalk chalk, InkLook look, double share, AffineTransform toDevice) {
+        Color color = color(chalk.withOpacity(chalk.opacity() * share), look);
+        boolean dry = look == InkLook.CHALK && chalk.line().tip() == LineShape.Tip.DRY;
+        return dry ? Grain.of(color, toDevice) : color;
     }
 
     private static Color color(Chalk chalk, InkLook look) {

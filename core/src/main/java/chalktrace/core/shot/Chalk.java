@@ -12,12 +12,17 @@ import chalktrace.core.stroke.LineShape;
  */
 public record Chalk(String id, String name, Rgb color, LineShape line, double opacity, Role role) {
 
+    /** In which lines that only bound areas show while one works: found in no skin, cloth or sky. */
+    public static final Rgb SIGNAL = new Rgb(0xFF, 0x2E, 0x88);
+
     /** What a chalk is used for. */
     public enum Role {
         ROUGH,
         LINE,
         /** Bounds a painted area and is left out of what is handed on. */
         BOUNDARY,
+        /** Bounds a painted area and takes on the colour of the paint beside it in what is handed on. */
+        SELF_LINE,
         PAINT
     }
 
@@ -31,6 +36,11 @@ public record Chalk(String id, String name, Rgb color, LineShape line, double op
     /** A round chalk for lines. @param width in shot pixels at full pressure */
     public Chalk(String id, String name, Rgb color, double width, double opacity) {
         this(id, name, color, LineShape.round(width), opacity, Role.LINE);
+    }
+
+    /** Whether its lines only bound areas, and show in a signal colour while one works. */
+    public boolean isBound() {
+        return role == Role.BOUNDARY || role == Role.SELF_LINE;
     }
 
     public double width() {

@@ -10,13 +10,14 @@ import java.util.Set;
 import java.util.function.Function;
 
 /**
- * One picture on a level: lines over painted areas.
+ * One picture on a level: lines over painted areas over pictures that were put into it.
  *
  * @param number counted from 1 within its level; it names the drawing for good
  * @param strokes in the order in which they were drawn
  * @param fills in the order in which they were painted, all under the strokes
+ * @param pictures in the order in which they were put there, all under the fills
  */
-public record Drawing(int number, List<Stroke> strokes, List<Fill> fills) {
+public record Drawing(int number, List<Stroke> strokes, List<Fill> fills, List<PastedPicture> pictures) {
 
     public Drawing {
         if (number < 1) {
@@ -24,6 +25,12 @@ public record Drawing(int number, List<Stroke> strokes, List<Fill> fills) {
         }
         strokes = List.copyOf(strokes);
         fills = List.copyOf(fills);
+        pictures = List.copyOf(pictures);
+    }
+
+    /** Without pictures. */
+    public Drawing(int number, List<Stroke> strokes, List<Fill> fills) {
+        this(number, strokes, fills, List.of());
     }
 
     /** Lines only. */
@@ -47,16 +54,26 @@ public record Drawing(int number, List<Stroke> strokes, List<Fill> fills) {
         return withFills(more);
     }
 
+    public Drawing plus(PastedPicture picture) {
+        List<PastedPicture> more = new ArrayList<>(pictures);
+        more.add(picture);
+        return withPictures(more);
+    }
+
     public Drawing withStrokes(List<Stroke> newStrokes) {
-        return new Drawing(number, newStrokes, fills);
+        return new Drawing(number, newStrokes, fills, pictures);
     }
 
     public Drawing withFills(List<Fill> newFills) {
-        return new Drawing(number, strokes, newFills);
+        return new Drawing(number, strokes, newFills, pictures);
+    }
+
+    public Drawing withPictures(List<PastedPicture> newPictures) {
+        return new Drawing(number, strokes, fills, newPictures);
     }
 
     public boolean isEmpty() {
-        return strokes.isEmpty() && fills.isEmpty();
+        return strokes.isEmpty() && fills.isEmpty() && pictures.isEmpty();
     }
 
     public Drawing without(List<Stroke> gone) {
@@ -82,6 +99,9 @@ public record Drawing(int number, List<Stroke> strokes, List<Fill> fills) {
     public long bytes() {
         return 48
                 + strokes.stream().mapToLong(Stroke::bytes).sum()
-                + fills.stream().mapToLong(Fill::bytes).sum();
+                + fills.stream().mapToLong(Fill::bytes).sum()
+                + pictures.stream()
+                        .mapToLong(picture -> picture.pixels().bytes())
+                        .sum();
     }
 }

@@ -109,6 +109,23 @@ public record Exposures(List<Exposure> runs) {
                 .orElse(this);
     }
 
+    /** With runs that follow each other and show the same in the same way made one. */
+    public Exposures joined() {
+        List<Exposure> out = new ArrayList<>();
+        for (Exposure run : runs) {
+            Exposure last = out.isEmpty() ? null : out.get(out.size() - 1);
+            if (last != null
+                    && last.end() == run.start()
+                    && last.drawing() == run.drawing()
+                    && last.placement().equals(run.placement())) {
+                out.set(out.size() - 1, last.between(last.start(), run.end()));
+            } else {
+                out.add(run);
+            }
+        }
+        return new Exposures(out);
+    }
+
     /** The frame after the last run. */
     public int end() {
         return runs.isEmpty() ? 0 : runs.get(runs.size() - 1).end();

@@ -90,6 +90,19 @@ public record Level(
         return new Level(id, name, visible, locked, opacity, newStyle, drawings, exposures);
     }
 
+    /** With one drawing, the first that shows or there is, over all frames of a shot; without a drawing as it is. */
+    Level heldFor(int frames) {
+        if (drawings.isEmpty()) {
+            return this;
+        }
+        Exposure first = exposures.runs().stream()
+                .filter(run -> !run.isBlank())
+                .findFirst()
+                .orElse(Exposure.of(0, frames, drawings.get(0).number()));
+        Exposures whole = Exposures.of(new Exposure(0, frames, first.drawing(), first.placement()));
+        return whole.equals(exposures) ? this : with(whole);
+    }
+
     private static Optional<Drawing> find(List<Drawing> drawings, int number) {
         return drawings.stream().filter(d -> d.number() == number).findFirst();
     }

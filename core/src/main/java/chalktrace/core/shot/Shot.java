@@ -1,5 +1,6 @@
 package chalktrace.core.shot;
 
+import chalktrace.core.guide.Guide;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -20,6 +21,7 @@ import java.util.stream.Stream;
  * @param mouthPlace where the mouths are drawn on the picture
  * @param cues in rising order
  * @param marks at most one a frame, in rising order
+ * @param guides lines that help to draw, in the order in which they were set
  */
 public record Shot(
         String name,
@@ -33,12 +35,14 @@ public record Shot(
         List<MouthSpan> mouths,
         Optional<MouthPlace> mouthPlace,
         List<Cue> cues,
-        List<Mark> marks) {
+        List<Mark> marks,
+        List<Guide> guides) {
 
     /** @throws IllegalArgumentException when an id is used twice, or a stroke or a group names what is missing */
     public Shot {
         chalks = List.copyOf(chalks);
-        levels = List.copyOf(levels);
+        levels = heldOverAll(levels, setup.length());
+        guides = List.copyOf(guides);
         groups = List.copyOf(groups);
         footage = List.copyOf(footage);
         sounds = List.copyOf(sounds);
@@ -47,7 +51,7 @@ public record Shot(
         cues = sorted(cues, Comparator.comparingDouble(Cue::seconds));
         marks = sorted(marks, Comparator.comparingInt(Mark::frame));
         Set<String> taken = new HashSet<>();
-        ids(chalks, levels, groups, footage, sounds, words, cues).forEach(id -> requireNew(taken, id));
+        ids(chalks, levels, groups, footage, sounds, words, cues, guides).forEach(id -> requireNew(taken, id));
         if (chalks.isEmpty()) {
             throw new IllegalArgumentException("A shot has at least one chalk.");
         }
@@ -66,6 +70,7 @@ public record Shot(
                 List.of(),
                 List.of(),
                 Optional.empty(),
+                List.of(),
                 List.of(),
                 List.of());
     }
@@ -102,6 +107,14 @@ public record Shot(
         return groups.stream().filter(group -> group.levels().contains(levelId)).findFirst();
     }
 
+    /** A level and those whose holds change with its own. */
+    public List<String> retimedWith(String levelId) {
+        return groupOf(levelId)
+                .filter(LevelGroup::retimed)
+                .map(LevelGroup::levels)
+                .orElse(List.of(levelId));
+    }
+
     /** Whether a level can be seen: it and its group are shown. */
     public boolean isShown(Level level) {
         return level.visible() && groupOf(level.id()).map(LevelGroup::visible).orElse(true);
@@ -127,8 +140,8 @@ public record Shot(
 
     /** An id that nothing in the shot has, such as "level-3" for "level". */
     public String newId(String kind) {
-        Set<String> taken =
-                ids(chalks, levels, groups, footage, sounds, words, cues).collect(Collectors.toSet());
+        Set<String> taken = ids(chalks, levels, groups, footage, sounds, words, cues, guides)
+                .collect(Collectors.toSet());
         int n = 1;
         while (taken.contains(kind + "-" + n)) {
             n++;
@@ -138,62 +151,223 @@ public record Shot(
 
     public Shot withName(String newName) {
         return new Shot(
-                newName, setup, chalks, levels, groups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+                newName,
+                setup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withSetup(ShotSetup newSetup) {
         return new Shot(
-                name, newSetup, chalks, levels, groups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+                name,
+                newSetup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withChalks(List<Chalk> newChalks) {
         return new Shot(
-                name, setup, newChalks, levels, groups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+                name,
+                setup,
+                newChalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withLevels(List<Level> newLevels) {
         return new Shot(
-                name, setup, chalks, newLevels, groups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+                name,
+                setup,
+                chalks,
+                newLevels,
+                groups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withGroups(List<LevelGroup> newGroups) {
         return new Shot(
-                name, setup, chalks, levels, newGroups, footage, sounds, words, mouths, mouthPlace, cues, marks);
+                name,
+                setup,
+                chalks,
+                levels,
+                newGroups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withFootage(List<Footage> newFootage) {
         return new Shot(
-                name, setup, chalks, levels, groups, newFootage, sounds, words, mouths, mouthPlace, cues, marks);
+                name,
+                setup,
+                chalks,
+                levels,
+                groups,
+                newFootage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withSounds(List<SoundClip> newSounds) {
         return new Shot(
-                name, setup, chalks, levels, groups, footage, newSounds, words, mouths, mouthPlace, cues, marks);
+                name,
+                setup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                newSounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withWords(List<Word> newWords) {
         return new Shot(
-                name, setup, chalks, levels, groups, footage, sounds, newWords, mouths, mouthPlace, cues, marks);
+                name,
+                setup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                newWords,
+                mouths,
+                mouthPlace,
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withMouths(List<MouthSpan> newMouths) {
         return new Shot(
-                name, setup, chalks, levels, groups, footage, sounds, words, newMouths, mouthPlace, cues, marks);
+                name,
+                setup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                words,
+                newMouths,
+                mouthPlace,
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withMouthPlace(MouthPlace place) {
         return new Shot(
-                name, setup, chalks, levels, groups, footage, sounds, words, mouths, Optional.of(place), cues, marks);
+                name,
+                setup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                Optional.of(place),
+                cues,
+                marks,
+                guides);
     }
 
     public Shot withCues(List<Cue> newCues) {
         return new Shot(
-                name, setup, chalks, levels, groups, footage, sounds, words, mouths, mouthPlace, newCues, marks);
+                name,
+                setup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                newCues,
+                marks,
+                guides);
     }
 
     public Shot withMarks(List<Mark> newMarks) {
         return new Shot(
-                name, setup, chalks, levels, groups, footage, sounds, words, mouths, mouthPlace, cues, newMarks);
+                name,
+                setup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                newMarks,
+                guides);
+    }
+
+    public Shot withGuides(List<Guide> newGuides) {
+        return new Shot(
+                name,
+                setup,
+                chalks,
+                levels,
+                groups,
+                footage,
+                sounds,
+                words,
+                mouths,
+                mouthPlace,
+                cues,
+                marks,
+                newGuides);
     }
 
     /** With one level changed; an id that is not there changes nothing. */
@@ -217,6 +391,13 @@ public record Shot(
                 .toList());
     }
 
+    /** A held level shows its first drawing over the whole shot, however long that is. */
+    private static List<Level> heldOverAll(List<Level> levels, int length) {
+        return levels.stream()
+                .map(level -> level.style().held() ? level.heldFor(length) : level)
+                .toList();
+    }
+
     private static <T> List<T> sorted(List<T> items, Comparator<T> order) {
         List<T> out = new ArrayList<>(items);
         out.sort(order);
@@ -230,7 +411,8 @@ public record Shot(
             List<Footage> footage,
             List<SoundClip> sounds,
             List<Word> words,
-            List<Cue> cues) {
+            List<Cue> cues,
+            List<Guide> guides) {
         return Stream.of(
                         chalks.stream().map(Chalk::id),
                         levels.stream().map(Level::id),
@@ -238,7 +420,8 @@ public record Shot(
                         footage.stream().map(Footage::id),
                         sounds.stream().map(SoundClip::id),
                         words.stream().map(Word::id),
-                        cues.stream().map(Cue::id))
+                        cues.stream().map(Cue::id),
+                        guides.stream().map(Guide::id))
                 .flatMap(all -> all);
     }
 

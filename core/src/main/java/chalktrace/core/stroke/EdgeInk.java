@@ -9,7 +9,7 @@ import java.util.List;
  * strongest edge; what has become long of it is fixed, so that it does not jump any more. What comes out is a stroke like any
  * other. One object serves one stroke.
  */
-public final class EdgeInk {
+public final class EdgeInk implements StrokeMaker {
 
     /** A wire longer than this is fixed up to half of it. */
     private static final int LONGEST_WIRE = 36;
@@ -37,6 +37,7 @@ public final class EdgeInk {
         this.reach = reach;
     }
 
+    @Override
     public void add(PenSample sample) {
         Point2D aim = edges.snapped(sample.x(), sample.y(), reach);
         if (anchor == null) {
@@ -70,8 +71,19 @@ public final class EdgeInk {
                 .orElse(0);
     }
 
-    /** The stroke so far; at the end, the one that is kept. */
-    public Stroke stroke() {
+    @Override
+    public Stroke finish() {
+        return soFar();
+    }
+
+    /** The wire to the pen may run anywhere else with the next sample. */
+    @Override
+    public boolean changesAll() {
+        return true;
+    }
+
+    @Override
+    public Stroke soFar() {
         List<PenSample> all = new ArrayList<>(fixed);
         all.addAll(wire);
         return new Stroke(chalk, SchneiderFit.fit(smoothed(all), FIT_TOLERANCE_PX));

@@ -1,13 +1,16 @@
 package chalktrace.core.stroke;
 
+import java.util.Arrays;
+
 /**
  * A curve as straight pieces: places and half widths, close enough to the curve for a stated tolerance.
  *
  * @param x of each of n points
  * @param y of each
  * @param radius half of the line's width at each
+ * @param opacity the share of the chalk's opacity at each
  */
-record Flattened(double[] x, double[] y, double[] radius) {
+record Flattened(double[] x, double[] y, double[] radius, double[] opacity) {
 
     private static final int MOST_PIECES = 64;
     private static final int FINE_PIECES = 12;
@@ -24,13 +27,13 @@ record Flattened(double[] x, double[] y, double[] radius) {
             pieces[s] = pieces(curve, s, shape, tolerance);
             count += pieces[s];
         }
-        Flattened out = new Flattened(new double[count], new double[count], new double[count]);
-        out.put(0, curve.x(0), curve.y(0), shape.radius(curve.pressure(0)));
+        Flattened out = new Flattened(new double[count], new double[count], new double[count], new double[count]);
+        out.put(0, curve.x(0), curve.y(0), curve.pressure(0), shape);
         int at = 1;
         for (int s = 0; s < segments; s++) {
             for (int i = 1; i <= pieces[s]; i++) {
                 double t = i / (double) pieces[s];
-                out.put(at++, curve.at(s, t, 0), curve.at(s, t, 1), shape.radius(curve.at(s, t, 2)));
+                out.put(at++, curve.at(s, t, 0), curve.at(s, t, 1), curve.at(s, t, 2), shape);
             }
         }
         out.shapeTip(shape);
@@ -68,10 +71,20 @@ record Flattened(double[] x, double[] y, double[] radius) {
         }
     }
 
-    private void put(int at, double px, double py, double r) {
+    /** The piece from one point to another, both included. */
+    Flattened between(int from, int to) {
+        return new Flattened(
+                Arrays.copyOfRange(x, from, to + 1),
+                Arrays.copyOfRange(y, from, to + 1),
+                Arrays.copyOfRange(radius, from, to + 1),
+                Arrays.copyOfRange(opacity, from, to + 1));
+    }
+
+    private void put(int at, double px, double py, double pressure, LineShape shape) {
         x[at] = px;
         y[at] = py;
-        radius[at] = r;
+        radius[at] = shape.radius(pressure);
+        opacity[at] = shape.opacity(pressure);
     }
 
     /** A cubic strays from its chords by at most an eighth of its greatest second derivative over the pieces squared. */
@@ -85,9 +98,18 @@ record Flattened(double[] x, double[] y, double[] radius) {
             greatest = Math.max(greatest, Math.sqrt(ddx * ddx + ddy * ddy + ddw * ddw));
         }
         int pieces = (int) Math.ceil(Math.sqrt(0.75 * greatest / tolerance));
-        if (shape.taperPx() > 0 || shape.tip() == LineShape.Tip.FLAT) {
-            // The width changes along a straight line too.
+        if (shape.taperPx() > 0
+                || shape.tip() == LineShape.Tip.FLAT
+                || !shape.answer().isEven()) {
+            // The width changes along a straight line too, and not evenly.
             pieces = Math.max(pieces, FINE_PIECES);
+        }
+        if (shape.faintest() < 1) {
+            double change = 0;
+            for (int i = p; i < p + 3; i++) {
+                change += Math.abs(curve.pressure(i + 1) - curve.pressure(i));
+            }
+            pieces = Math.max(pieces, (int) Math.ceil(StrokeOutline.BANDS * change));
         }
         return Math.max(1, Math.min(MOST_PIECES, pieces));
     }

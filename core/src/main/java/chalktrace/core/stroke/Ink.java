@@ -1,5 +1,7 @@
 package chalktrace.core.stroke;
 
+import chalktrace.core.guide.Rail;
+import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -7,7 +9,7 @@ import java.util.List;
  * The line that is being drawn: takes the pen's samples, steadies them, and gives the stroke so far and, at the end, the
  * stroke that is kept. One object serves one stroke.
  */
-public final class Ink {
+public final class Ink implements StrokeMaker {
 
     /** How far the kept curve may lie from the steadied samples, in shot pixels (at 100 % zoom, screen pixels). */
     public static final double FIT_TOLERANCE_PX = 0.6;
@@ -32,6 +34,7 @@ public final class Ink {
     private final OneEuroFilter steadyPressure = new OneEuroFilter(CUTOFF, 0);
     private final List<PenSample> steadied = new ArrayList<>();
     private PenSample latest;
+    private Rail rail;
 
     public Ink(String chalk) {
         this(chalk, USUAL_STEADINESS);
@@ -46,6 +49,12 @@ public final class Ink {
         steadyY = new OneEuroFilter(cutoff, beta);
     }
 
+    /** From now on, and from its start, the line runs along a guide. */
+    void follow(Rail along) {
+        rail = along;
+    }
+
+    @Override
     public void add(PenSample sample) {
         latest = sample;
         steadied.add(new PenSample(
@@ -64,12 +73,19 @@ public final class Ink {
         return List.copyOf(steadied);
     }
 
+    @Override
+    public boolean changesAll() {
+        return false;
+    }
+
     /** The line so far as straight pieces, cheap enough for every event of the pen. */
+    @Override
     public Stroke soFar() {
         return new Stroke(chalk, straight(upToThePen()));
     }
 
     /** The stroke that is kept: smooth, and reaching to where the pen was lifted. */
+    @Override
     public Stroke finish() {
         return new Stroke(
                 chalk, SchneiderFit.fit(DouglasPeucker.simplify(upToThePen(), THINNING_PX), FIT_TOLERANCE_PX));
@@ -82,7 +98,15 @@ public final class Ink {
         if (Math.hypot(end.x() - latest.x(), end.y() - latest.y()) > FIT_TOLERANCE_PX) {
             all.add(new PenSample(latest.x(), latest.y(), end.pressure(), latest.seconds()));
         }
-        return all;
+        if (rail == null) {
+            return all;
+        }
+        return all.stream()
+                .map(sample -> {
+                    Point2D place = rail.nearest(sample.x(), sample.y());
+                    return new PenSample(place.getX(), place.getY(), sample.pressure(), sample.seconds());
+                })
+                .toList();
     }
 
     private static Curve straight(List<PenSample> samples) {

@@ -7,8 +7,10 @@ package chalktrace.core.stroke;
  * @param thinnest the share of the width at a touch, 0 to 1; 1 for a line that pressure does not change
  * @param taperPx over how many pixels each end runs to a point; 0 for round ends
  * @param tip of the chalk
+ * @param faintest the share of the opacity at a touch, 0 to 1; 1 for a line that pressure does not fade
+ * @param answer how much of the pen's pressure counts
  */
-public record LineShape(double width, double thinnest, double taperPx, Tip tip) {
+public record LineShape(double width, double thinnest, double taperPx, Tip tip, double faintest, PressureCurve answer) {
 
     public static final double WIDEST = 400;
 
@@ -31,10 +33,16 @@ public record LineShape(double width, double thinnest, double taperPx, Tip tip) 
     public LineShape {
         if (!(width > 0 && width <= WIDEST)
                 || !(thinnest >= 0 && thinnest <= 1)
+                || !(faintest >= 0 && faintest <= 1)
                 || !(taperPx >= 0 && taperPx <= 1000)) {
             throw new IllegalArgumentException("A line is above 0 and up to " + (int) WIDEST
-                    + " pixels wide, its thinnest a share of 0 to 1 and its taper 0 to 1000 pixels.");
+                    + " pixels wide, its thinnest and faintest are shares of 0 to 1 and its taper 0 to 1000 pixels.");
         }
+    }
+
+    /** Of one opacity, with an even answer to pressure. */
+    public LineShape(double width, double thinnest, double taperPx, Tip tip) {
+        this(width, thinnest, taperPx, tip, 1, PressureCurve.EVEN);
     }
 
     /** With round ends and the usual answer to pressure. */
@@ -43,25 +51,37 @@ public record LineShape(double width, double thinnest, double taperPx, Tip tip) 
     }
 
     public LineShape withWidth(double newWidth) {
-        return new LineShape(newWidth, thinnest, taperPx, tip);
+        return new LineShape(newWidth, thinnest, taperPx, tip, faintest, answer);
     }
 
     public LineShape withThinnest(double share) {
-        return new LineShape(width, share, taperPx, tip);
+        return new LineShape(width, share, taperPx, tip, faintest, answer);
     }
 
     public LineShape withTaper(double px) {
-        return new LineShape(width, thinnest, px, tip);
+        return new LineShape(width, thinnest, px, tip, faintest, answer);
     }
 
     public LineShape withTip(Tip newTip) {
-        return new LineShape(width, thinnest, taperPx, newTip);
+        return new LineShape(width, thinnest, taperPx, newTip, faintest, answer);
+    }
+
+    public LineShape withFaintest(double share) {
+        return new LineShape(width, thinnest, taperPx, tip, share, answer);
+    }
+
+    public LineShape withAnswer(PressureCurve newAnswer) {
+        return new LineShape(width, thinnest, taperPx, tip, faintest, newAnswer);
     }
 
     /** Half the line's width in pixels, away from its ends. */
     public double radius(double pressure) {
-        double held = Math.max(0, Math.min(1, pressure));
-        return width / 2 * (thinnest + (1 - thinnest) * held);
+        return width / 2 * (thinnest + (1 - thinnest) * answer.at(pressure));
+    }
+
+    /** The share of the chalk's opacity at a pressure. */
+    public double opacity(double pressure) {
+        return faintest == 1 ? 1 : faintest + (1 - faintest) * answer.at(pressure);
     }
 
     /** Half the width where the line runs in a direction, given in radians. */

@@ -64,10 +64,10 @@ public final class StrokeCrossings {
         }
         List<Stroke> left = new ArrayList<>();
         if (from > SAME_PLACE) {
-            left.add(new Stroke(stroke.chalk(), curve.part(0, from)));
+            left.add(stroke.withCurve(curve.part(0, from)));
         }
         if (to < curve.segments() - SAME_PLACE) {
-            left.add(new Stroke(stroke.chalk(), curve.part(to, curve.segments())));
+            left.add(stroke.withCurve(curve.part(to, curve.segments())));
         }
         return left;
     }

@@ -83,7 +83,7 @@ public final class StrokeCut {
         }
         Curve piece = curve.part(from, to);
         if (length(piece) >= SHORTEST_PX) {
-            left.add(new Stroke(stroke.chalk(), piece));
+            left.add(stroke.withCurve(piece));
         }
     }
 

@@ -1,6 +1,9 @@
 package chalktrace.core.stroke;
 
 import java.awt.geom.Path2D;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 
 /**
  * The area that a line of changing width covers: the union of one quadrilateral for each straight piece, a disc at each
@@ -13,6 +16,9 @@ public final class StrokeOutline {
 
     /** Turns sharper than this (about 26 degrees) would show the corner of a quadrilateral. */
     private static final double SHARP_COSINE = 0.9;
+
+    /** Steps of opacity that the eye does not tell apart. */
+    static final int BANDS = 32;
 
     private final Path2D.Double path = new Path2D.Double(Path2D.WIND_NON_ZERO);
     private final Flattened line;
@@ -33,6 +39,35 @@ public final class StrokeOutline {
         StrokeOutline outline = new StrokeOutline(Flattened.of(curve, shape, detail), detail);
         outline.build();
         return outline.path;
+    }
+
+    /** A piece of a line, of one opacity. @param opacity the share of the chalk's, 0 to 1 */
+    public record Band(Path2D path, double opacity) {}
+
+    /**
+     * The outline of a line that pressure fades, in pieces of nearly one opacity, the faintest first: laid over each other
+     * in place of what is there, they make one line without seams.
+     */
+    public static List<Band> bands(Curve curve, LineShape shape, double scale) {
+        double detail = TOLERANCE_PX / Math.max(scale, 1e-3);
+        Flattened line = Flattened.of(curve, shape, detail);
+        List<Band> bands = new ArrayList<>();
+        int start = 0;
+        for (int i = 1; i <= line.count(); i++) {
+            if (i == line.count() || band(line, i) != band(line, start)) {
+                // A piece reaches to the next one's start, so that nothing is left out between them.
+                StrokeOutline outline = new StrokeOutline(line.between(start, Math.min(i, line.count() - 1)), detail);
+                outline.build();
+                bands.add(new Band(outline.path, band(line, start) / (double) BANDS));
+                start = i;
+            }
+        }
+        bands.sort(Comparator.comparingDouble(Band::opacity));
+        return bands;
+    }
+
+    private static long band(Flattened line, int point) {
+        return Math.round(line.opacity()[point] * BANDS);
     }
 
     private void build() {

@@ -91,7 +91,7 @@ class PickEditsTest {
     @Test
     void twoEyesGrowEachAboutItsOwnMiddleSoThatTheirMiddlesStay() {
         Shot shot = shot();
-        Pick pick = new Pick(Shots.LEVEL, 1, Placement.AS_IS, Set.of(0, 1), Set.of());
+        Pick pick = new Pick(Shots.LEVEL, 1, Placement.AS_IS, Set.of(0, 1), Set.of(), Set.of());
         Shot grown = apply(PickEdits.transformEach("grow", pick, AffineTransform.getScaleInstance(2, 2)), shot);
         assertThat(strokes(grown).get(0).curve().x(0)).isEqualTo(-5);
         assertThat(strokes(grown).get(0).curve().x(3)).isEqualTo(55);
@@ -131,7 +131,7 @@ class PickEditsTest {
     @Test
     void orderChalkAndRemovalTouchOnlyWhatIsPicked() {
         Shot shot = shot();
-        Pick first = new Pick(Shots.LEVEL, 1, Placement.AS_IS, Set.of(0), Set.of());
+        Pick first = new Pick(Shots.LEVEL, 1, Placement.AS_IS, Set.of(0), Set.of(), Set.of());
         Shot front = apply(PickEdits.reorder(first, true), shot);
         assertThat(strokes(front).get(2)).isEqualTo(strokes(shot).get(0));
         assertThat(PickEdits.reordered(first, shot, true).strokes()).containsExactly(2);

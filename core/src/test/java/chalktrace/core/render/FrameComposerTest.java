@@ -6,6 +6,7 @@ import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.picture.ArgbPicture;
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
@@ -15,10 +16,13 @@ import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.LevelStyle;
+import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.LineShape;
+import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
@@ -134,7 +138,7 @@ class FrameComposerTest {
     @Test
     void aHiddenGroupHidesItsLevel() {
         Shot shot = lines(Exposure.of(0, 1, 1))
-                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), false, false, 1)));
+                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), false, false, 1, false)));
         assertThat(at(whole(shot, 0, EXPORT, NO_FOOTAGE), 50, 20)).isEqualTo(0xFFFFFFFF);
     }
 
@@ -321,8 +325,78 @@ class FrameComposerTest {
         Shot bounding = shot.withChalks(shot.chalks().stream()
                 .map(chalk -> chalk.id().equals("chalk-1") ? chalk.withRole(Chalk.Role.BOUNDARY) : chalk)
                 .toList());
-        assertThat(at(whole(bounding, 0, ONION, NO_FOOTAGE), 50, 20)).isEqualTo(YELLOW);
+        assertThat(at(whole(bounding, 0, ONION, NO_FOOTAGE), 50, 20)).isEqualTo(Chalk.SIGNAL.argb());
         assertThat(at(whole(bounding, 0, EXPORT, NO_FOOTAGE), 50, 20)).isEqualTo(0xFFFFFFFF);
+    }
+
+    @Test
+    void aSelfLineTakesOnTheColourOfThePaintBesideItInAnExport() {
+        Contours below = Contours.of(List.of(new double[] {5, 21, 105, 21, 105, 60, 5, 60}));
+        Shot shot = lines(Exposure.of(0, 1, 1))
+                .withLevel(
+                        Shots.LEVEL,
+                        level -> level.with(new Drawing(
+                                1, List.of(Shots.line(10, 20, 100, 20)), List.of(new Fill("chalk-3", below)))));
+        Shot self = shot.withChalks(shot.chalks().stream()
+                .map(chalk -> chalk.id().equals("chalk-1") ? chalk.withRole(Chalk.Role.SELF_LINE) : chalk)
+                .toList());
+        assertThat(at(whole(self, 0, ONION, NO_FOOTAGE), 50, 20)).isEqualTo(Chalk.SIGNAL.argb());
+        assertThat(at(whole(self, 0, EXPORT, NO_FOOTAGE), 50, 20))
+                .isEqualTo(self.chalk("chalk-3").color().argb());
+        Shot bare =
+                self.withLevel(Shots.LEVEL, level -> level.with(new Drawing(1, List.of(Shots.line(10, 20, 100, 20)))));
+        assertThat(at(whole(bare, 0, EXPORT, NO_FOOTAGE), 50, 20))
+                .as("no paint beside it")
+                .isEqualTo(0xFFFFFFFF);
+    }
+
+    @Test
+    void pressureFadesALineEvenlyAndWithoutSeams() {
+        Shot shot = lines(Exposure.of(0, 1, 1));
+        LineShape fading = LineShape.round(12).withThinnest(1).withFaintest(0);
+        // From nothing to all along 200 pixels; half way the colour is half of the chalk's over white.
+        Curve rising = Curve.of(20, 90, 0, 86.667, 90, 1 / 3.0, 153.333, 90, 2 / 3.0, 220, 90, 1);
+        Shot faded = shot.withChalks(shot.chalks().stream()
+                        .map(chalk -> chalk.withLine(fading).withColor(new Rgb(0, 0, 0)))
+                        .toList())
+                .withLevel(Shots.LEVEL, level -> level.with(new Drawing(1, List.of(new Stroke("chalk-1", rising)))));
+        int[] pixels = whole(faded, 0, EXPORT, NO_FOOTAGE);
+        int before = 255;
+        for (int x = 24; x < 216; x++) {
+            int grey = at(pixels, x, 90) & 255;
+            assertThat(grey).isLessThanOrEqualTo(before + 1).isGreaterThan(before - 11);
+            before = grey;
+        }
+        assertThat(at(pixels, 120, 90) & 255).isBetween(118, 138);
+    }
+
+    @Test
+    void aPictureInADrawingLiesUnderItsPaintPixelForPixel() {
+        Pixels pixels = new Pixels(new PictureSize(2, 2), new int[] {0xFF0000FF, 0xFF00FF00, 0xFFFF0000, 0});
+        Contours right = Contours.of(List.of(new double[] {61, 50, 62, 50, 62, 52, 61, 52}));
+        Drawing drawing = new Drawing(
+                1, List.of(), List.of(new Fill("chalk-1", right)), List.of(PastedPicture.at(pixels, 60, 50, 1)));
+        Shot shot = lines(Exposure.of(0, 1, 1)).withLevel(Shots.LEVEL, level -> level.with(drawing));
+        int[] all = whole(shot, 0, EXPORT, NO_FOOTAGE);
+        assertThat(at(all, 60, 50)).isEqualTo(0xFF0000FF);
+        assertThat(at(all, 60, 51)).isEqualTo(0xFFFF0000);
+        assertThat(at(all, 61, 50)).isEqualTo(YELLOW);
+        assertThat(at(all, 62, 50)).isEqualTo(0xFFFFFFFF);
+    }
+
+    @Test
+    void aMirroredViewShowsTheSamePixelsTheOtherWayRound() {
+        Shot shot = lines(Exposure.of(0, 1, 2));
+        Scene scene = Scenes.of(shot, 0, EXPORT, NO_FOOTAGE);
+        int[] plain = composer().composeWhole(scene);
+        int[] mirrored = new int[WIDTH * HEIGHT];
+        composer()
+                .compose(scene, Viewpoint.plain(WIDTH, HEIGHT).turnedOver(), PixelTile.whole(mirrored, WIDTH, HEIGHT));
+        for (int y = 0; y < HEIGHT; y++) {
+            for (int x = 0; x < WIDTH; x++) {
+                assertThat(at(mirrored, WIDTH - 1 - x, y)).isEqualTo(at(plain, x, y));
+            }
+        }
     }
 
     @Test

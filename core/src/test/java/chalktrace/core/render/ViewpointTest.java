@@ -36,4 +36,16 @@ class ViewpointTest {
         assertThatIllegalArgumentException().isThrownBy(() -> new Viewpoint(0, 0, 0, 0, 1, 1));
         assertThatIllegalArgumentException().isThrownBy(() -> new Viewpoint(1, Double.NaN, 0, 0, 1, 1));
     }
+
+    @Test
+    void turningAboutAPlaceKeepsItAndTurningOverTwiceIsNothing() {
+        var place = VIEW.toShot(300, 200);
+        Viewpoint turned = VIEW.turned(35, 300, 200);
+        assertThat(turned.degrees()).isEqualTo(55);
+        assertThat(turned.toShot(300, 200).distance(place)).isLessThan(1e-9);
+        assertThat(VIEW.turned(-200, 0, 0).degrees()).isEqualTo(180 - 360);
+        var mirrored = VIEW.turnedOver();
+        assertThat(mirrored.toShot(800 - 300, 200).distance(place)).isLessThan(1e-9);
+        assertThat(mirrored.turnedOver()).isEqualTo(VIEW);
+    }
 }

@@ -13,7 +13,7 @@ class ShotTest {
     void aGroupHidesFadesAndLocksItsLevels() {
         Shot shot = Shots.empty()
                 .withLevels(List.of(Level.empty("level-1", "arm").withOpacity(0.5), Level.empty("level-2", "head")))
-                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of("level-1"), false, true, 0.5)));
+                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of("level-1"), false, true, 0.5, false)));
         Level arm = shot.level("level-1").orElseThrow();
         Level head = shot.level("level-2").orElseThrow();
         assertThat(shot.isShown(arm)).isFalse();

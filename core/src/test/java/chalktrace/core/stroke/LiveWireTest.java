@@ -47,7 +47,7 @@ class LiveWireTest {
             double radius = RADIUS + 5 + Math.sin(5 * angle);
             ink.add(new PenSample(120 + radius * Math.cos(angle), 120 + radius * Math.sin(angle), 0.6, i * 0.01));
         }
-        Curve curve = ink.stroke().curve();
+        Curve curve = ink.finish().curve();
         double worst = 0;
         double sum = 0;
         for (int i = 0; i <= 400; i++) {
@@ -70,7 +70,7 @@ class LiveWireTest {
         for (int i = 0; i <= 40; i++) {
             ink.add(new PenSample(30 + 4 * i, 60 + 2 * i, 1, i * 0.01));
         }
-        Curve curve = ink.stroke().curve();
+        Curve curve = ink.finish().curve();
         for (int i = 0; i <= 50; i++) {
             double place = curve.segments() * i / 50.0;
             assertThat(Math.abs(curve.at(place, 1) - 60 - (curve.at(place, 0) - 30) / 2))

@@ -1,6 +1,7 @@
 package chalktrace.demo.traced;
 
 import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.guide.Guide;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
@@ -71,7 +72,8 @@ public final class TracedShot {
         double lineStart = Performance.LINE / 24.0;
         double[] mouth = new Tracing(performance.at(Performance.LINE + 20), Performance.LINE + 20).mouth();
         Shot shot = empty.withLevels(List.of(cup(blue), secondPass(dark), roughs(rough)))
-                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of("level-2", "level-1"), true, false, 1)))
+                .withGroups(List.of(
+                        new LevelGroup("group-1", "figure", List.of("level-2", "level-1"), true, false, 1, false)))
                 .withFootage(List.of(
                         Footage.of("footage-1", "kettle clip", clip.toString(), Conform.whole(0, reference.times()))
                                 .withLook(Footage.Look.AS_IS.withLighten(0.2)),
@@ -88,6 +90,7 @@ public final class TracedShot {
                         new Cue("cue-1", "pour", Performance.POUR_START / 24.0),
                         new Cue("cue-2", "clink", Performance.CLINK / 24.0),
                         new Cue("cue-3", "set down", Performance.KETTLE_DOWN / 24.0)))
+                .withGuides(List.of(counter()))
                 .withMarks(Stream.concat(marks(KEYS, Mark.Kind.KEY), marks(BREAKDOWNS, Mark.Kind.BREAKDOWN))
                         .toList());
         for (int i = 0; i < words.size(); i++) {
@@ -101,6 +104,13 @@ public final class TracedShot {
                     .apply(shot);
         }
         return shot;
+    }
+
+    /** Where the cup and the kettle stand. */
+    private Guide counter() {
+        double[] cup = new Tracing(performance.at(0), 0).at(performance.at(0).cup());
+        return new Guide(
+                "guide-1", Guide.Kind.FLOOR, List.of(new Guide.Spot(Math.rint(cup[0] - 360), Math.rint(cup[1]))));
     }
 
     private Level roughs(String chalk) {

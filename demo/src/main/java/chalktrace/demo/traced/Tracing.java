@@ -33,6 +33,7 @@ final class Tracing {
         strokes.add(hand.draw(
                 chalk,
                 path(pose.onHead(-0.09, 0.012, 0.03), pose.onHead(0, 0.008, 0.115), pose.onHead(0.09, 0.012, 0.03))));
+        strokes.replaceAll(stroke -> stroke.withPart("head"));
         strokes.add(hand.draw(
                 chalk,
                 path(
@@ -64,7 +65,9 @@ final class Tracing {
             double[] p = at(arm.hand());
             strokes.add(hand.ellipse(chalk, p[0], p[1], px(arm.hand(), 0.045), px(arm.hand(), 0.04), 0));
         }
+        int kettle = strokes.size();
         kettle(hand, chalk);
+        strokes.subList(kettle, strokes.size()).replaceAll(stroke -> stroke.withPart("kettle"));
         return strokes;
     }
 

@@ -6,6 +6,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeOutline;
@@ -14,9 +15,13 @@ import java.awt.geom.PathIterator;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
+import java.util.Base64;
+import java.util.Collection;
 import java.util.List;
 import java.util.StringTokenizer;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
@@ -24,18 +29,23 @@ import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 
 /**
- * A drawing as SVG 1.1: each stroke is a filled outline that any program shows, with its chalk and its curve beside it in
- * a namespace of our own. The chalk's id and the curve count; outline and colour are a preview of them.
+ * A drawing as SVG 1.1: each stroke is a filled outline that any program shows, with its chalk, its curve and its part
+ * beside it in a namespace of our own. The chalk's id and the curve count; outline and colour are a preview of them. Chalks
+ * may be described in the metadata, for drawings that leave their shot.
  */
 final class DrawingSvg {
 
     private static final String SVG = "http://www.w3.org/2000/svg";
-    private static final String OWN = "urn:chalk-trace:drawing:1";
+    static final String OWN = "urn:chalk-trace:drawing:1";
+
+    private static final String XLINK = "http://www.w3.org/1999/xlink";
 
     /** The outlines are as fine as a view at this scale needs: within about 0.3 px. */
     private static final double PREVIEW_SCALE = 0.25;
 
     private static final double PREVIEW_FLATNESS = 0.3;
+
+    private static final String PNG_DATA = "data:image/png;base64,";
 
     private static final int MOST_STROKES = 100_000;
 
@@ -53,6 +63,12 @@ final class DrawingSvg {
 
     /** @param chalks gives the chalk of an id, for the preview */
     static byte[] write(Drawing drawing, PictureSize size, Function<String, Chalk> chalks) {
+        return write(drawing, size, chalks, List.of());
+    }
+
+    /** @param described the chalks to describe, so that the drawing can go to another shot */
+    static byte[] write(
+            Drawing drawing, PictureSize size, Function<String, Chalk> chalks, Collection<Chalk> described) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try {
             XMLStreamWriter xml = XMLOutputFactory.newFactory().createXMLStreamWriter(out, "UTF-8");
@@ -61,10 +77,25 @@ final class DrawingSvg {
             xml.writeStartElement("svg");
             xml.writeDefaultNamespace(SVG);
             xml.writeNamespace("chalk", OWN);
+            if (!drawing.pictures().isEmpty()) {
+                xml.writeNamespace("xlink", XLINK);
+            }
             xml.writeAttribute("width", Integer.toString(size.width()));
             xml.writeAttribute("height", Integer.toString(size.height()));
             xml.writeAttribute("viewBox", "0 0 " + size.width() + " " + size.height());
             xml.writeAttribute("overflow", "visible");
+            if (!described.isEmpty()) {
+                xml.writeCharacters("\n");
+                xml.writeStartElement("metadata");
+                for (Chalk chalk : described) {
+                    ChalkXml.write(xml, chalk);
+                }
+                xml.writeEndElement();
+            }
+            for (PastedPicture picture : drawing.pictures()) {
+                xml.writeCharacters("\n");
+                writePicture(xml, picture);
+            }
             for (Fill fill : drawing.fills()) {
                 xml.writeCharacters("\n");
                 writeFill(xml, fill, chalks.apply(fill.chalk()));
@@ -85,8 +116,18 @@ final class DrawingSvg {
 
     /** @throws BrokenDrawing when it is not such a drawing */
     static Drawing read(int number, byte[] svg) throws BrokenDrawing {
+        return readWithChalks(number, svg).drawing();
+    }
+
+    /** A drawing with the chalks that it describes. */
+    record WithChalks(Drawing drawing, List<Chalk> chalks) {}
+
+    /** @throws BrokenDrawing when it is not such a drawing */
+    static WithChalks readWithChalks(int number, byte[] svg) throws BrokenDrawing {
         List<Stroke> strokes = new ArrayList<>();
         List<Fill> fills = new ArrayList<>();
+        List<PastedPicture> pictures = new ArrayList<>();
+        List<Chalk> chalks = new ArrayList<>();
         try {
             XMLStreamReader xml = reader().createXMLStreamReader(new ByteArrayInputStream(svg));
             boolean isSvg = false;
@@ -95,36 +136,71 @@ final class DrawingSvg {
                     continue;
                 }
                 isSvg |= xml.getLocalName().equals("svg");
-                String curve = xml.getAttributeValue(OWN, "curve");
-                if (curve != null) {
-                    if (strokes.size() + fills.size() >= MOST_STROKES) {
-                        throw new BrokenDrawing("has more than " + MOST_STROKES + " strokes", null);
-                    }
-                    strokes.add(stroke(xml.getAttributeValue(OWN, "chalk"), curve));
+                if (strokes.size() + fills.size() + pictures.size() + chalks.size() >= MOST_STROKES) {
+                    throw new BrokenDrawing("has more than " + MOST_STROKES + " strokes", null);
                 }
+                String curve = xml.getAttributeValue(OWN, "curve");
                 String area = xml.getAttributeValue(OWN, "area");
-                if (area != null && fills.size() + strokes.size() < MOST_STROKES) {
+                String matrix = xml.getAttributeValue(OWN, "matrix");
+                if (curve != null) {
+                    strokes.add(stroke(xml.getAttributeValue(OWN, "chalk"), curve, xml.getAttributeValue(OWN, "part")));
+                }
+                if (area != null) {
                     fills.add(fill(xml.getAttributeValue(OWN, "chalk"), area));
+                }
+                if (matrix != null) {
+                    pictures.add(picture(matrix, xml.getAttributeValue(XLINK, "href")));
+                }
+                if (OWN.equals(xml.getNamespaceURI())) {
+                    chalks.add(ChalkXml.read(xml));
                 }
             }
             if (!isSvg) {
                 throw new BrokenDrawing("is no SVG drawing", null);
             }
-            return new Drawing(number, strokes, fills);
+            return new WithChalks(new Drawing(number, strokes, fills, pictures), chalks);
         } catch (XMLStreamException | IllegalArgumentException e) {
             throw new BrokenDrawing("is damaged (" + oneLine(e.getMessage()) + ")", e);
         }
     }
 
-    private static XMLInputFactory reader() {
+    private static PastedPicture picture(String matrix, String href) {
+        double[] m = numbers(matrix);
+        if (m.length != 6 || href == null || !href.startsWith(PNG_DATA)) {
+            throw new IllegalArgumentException("a picture in it has no place or no pixels");
+        }
+        return new PastedPicture(
+                PngPixels.read(Base64.getMimeDecoder().decode(href.substring(PNG_DATA.length()))),
+                m[0],
+                m[1],
+                m[2],
+                m[3],
+                m[4],
+                m[5]);
+    }
+
+    private static void writePicture(XMLStreamWriter xml, PastedPicture picture) throws XMLStreamException {
+        String matrix = Stream.of(picture.xx(), picture.yx(), picture.xy(), picture.yy(), picture.x(), picture.y())
+                .map(DrawingSvg::number)
+                .collect(Collectors.joining(" "));
+        xml.writeEmptyElement("image");
+        xml.writeAttribute("width", Integer.toString(picture.pixels().size().width()));
+        xml.writeAttribute("height", Integer.toString(picture.pixels().size().height()));
+        xml.writeAttribute("transform", "matrix(" + matrix + ")");
+        xml.writeAttribute("xlink", XLINK, "href", PNG_DATA + PngPixels.base64(picture.pixels()));
+        xml.writeAttribute("chalk", OWN, "matrix", matrix);
+    }
+
+    /** Reads XML without looking at anything outside of it. */
+    static XMLInputFactory reader() {
         XMLInputFactory factory = XMLInputFactory.newFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         return factory;
     }
 
-    private static Stroke stroke(String chalk, String curve) {
-        return new Stroke(chalk == null ? "" : chalk, Curve.of(numbers(curve)));
+    private static Stroke stroke(String chalk, String curve, String part) {
+        return new Stroke(chalk == null ? "" : chalk, Curve.of(numbers(curve)), part == null ? "" : part);
     }
 
     private static Fill fill(String chalk, String area) {
@@ -181,6 +257,9 @@ final class DrawingSvg {
             curve.append(curve.length() == 0 ? "" : " ").append(number(value));
         }
         xml.writeAttribute("chalk", OWN, "curve", curve.toString());
+        if (!stroke.part().isEmpty()) {
+            xml.writeAttribute("chalk", OWN, "part", stroke.part());
+        }
     }
 
     /** A path of straight pieces in SVG's own words, relative and in tenths of a pixel, which is shortest. */
@@ -216,12 +295,12 @@ final class DrawingSvg {
     }
 
     /** The shortest text that reads back to the same number, without a needless ".0". */
-    private static String number(double value) {
+    static String number(double value) {
         String text = Double.toString(value);
         return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
     }
 
-    private static String oneLine(String message) {
+    static String oneLine(String message) {
         return String.valueOf(message).replaceAll("\\s+", " ").strip();
     }
 }

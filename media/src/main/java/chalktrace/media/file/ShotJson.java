@@ -1,5 +1,6 @@
 package chalktrace.media.file;
 
+import chalktrace.core.guide.Guide;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
@@ -22,6 +23,7 @@ import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
 import chalktrace.core.stroke.LineShape;
+import chalktrace.core.stroke.PressureCurve;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
@@ -75,6 +77,8 @@ final class ShotJson {
                 .put("thinnest", chalk.line().thinnest())
                 .put("taper", chalk.line().taperPx())
                 .put("tip", word(chalk.line().tip()))
+                .put("faintest", chalk.line().faintest())
+                .put("answer", ChalkXml.text(chalk.line().answer()))
                 .put("role", word(chalk.role())));
         each(root, "levels", shot.levels(), (level, to) -> writeLevel(level, to, drawingFile));
         each(root, "groups", shot.groups(), ShotJson::writeGroup);
@@ -110,6 +114,10 @@ final class ShotJson {
                 .put("seconds", cue.seconds()));
         each(root, "marks", shot.marks(), (mark, to) -> to.put("frame", mark.frame())
                 .put("kind", word(mark.kind())));
+        each(root, "guides", shot.guides(), (guide, to) -> {
+            to.put("id", guide.id()).put("kind", word(guide.kind()));
+            each(to, "points", guide.points(), (spot, p) -> p.put("x", spot.x()).put("y", spot.y()));
+        });
         return root;
     }
 
@@ -142,7 +150,8 @@ final class ShotJson {
                         f.texts("levels"),
                         f.flag("visible"),
                         f.flag("locked"),
-                        f.number("opacity"))));
+                        f.number("opacity"),
+                        f.has("retimed") && f.flag("retimed"))));
         List<Footage> footage = fields.list("footage", item -> item.make(f -> footage(f, path)));
         List<SoundClip> sounds = fields.list(
                 "sounds",
@@ -173,6 +182,14 @@ final class ShotJson {
                 fields.list("cues", item -> item.make(f -> new Cue(f.text("id"), f.text("name"), f.number("seconds"))));
         List<Mark> marks = fields.list(
                 "marks", item -> item.make(f -> new Mark(f.whole("frame"), f.oneOf("kind", Mark.Kind.class))));
+        List<Guide> guides = fields.has("guides")
+                ? fields.list(
+                        "guides",
+                        item -> item.make(f -> new Guide(
+                                f.text("id"),
+                                f.oneOf("kind", Guide.Kind.class),
+                                f.list("points", p -> p.make(s -> new Guide.Spot(s.number("x"), s.number("y")))))))
+                : List.of();
         return fields.make(f -> new Shot(
                 f.text("name"),
                 setup,
@@ -185,7 +202,8 @@ final class ShotJson {
                 mouths,
                 mouthPlace,
                 cues,
-                marks));
+                marks,
+                guides));
     }
 
     /** Names the file of a level's drawing. */
@@ -233,7 +251,12 @@ final class ShotJson {
         LineShape round = LineShape.round(f.number("width"));
         return f.has("tip")
                 ? new LineShape(
-                        round.width(), f.number("thinnest"), f.number("taper"), f.oneOf("tip", LineShape.Tip.class))
+                        round.width(),
+                        f.number("thinnest"),
+                        f.number("taper"),
+                        f.oneOf("tip", LineShape.Tip.class),
+                        f.has("faintest") ? f.number("faintest") : 1,
+                        f.has("answer") ? ChalkXml.answer(f.text("answer")) : PressureCurve.EVEN)
                 : round;
     }
 
@@ -242,7 +265,8 @@ final class ShotJson {
                 .put("paints", style.paints().orElse(null))
                 .put("tint", style.tint().map(Rgb::hex).orElse(null))
                 .put("multiply", style.multiply())
-                .put("clipped", style.clipped());
+                .put("clipped", style.clipped())
+                .put("held", style.held());
     }
 
     private static LevelStyle style(JsonFields f) throws JsonFields.WrongField {
@@ -251,14 +275,18 @@ final class ShotJson {
                 f.has("paints") ? Optional.of(f.text("paints")) : Optional.empty(),
                 f.has("tint") ? Optional.of(Rgb.parse(f.text("tint"))) : Optional.empty(),
                 f.flag("multiply"),
-                f.flag("clipped"));
+                f.flag("clipped"),
+                f.has("held") && f.flag("held"));
     }
 
     private static void writeGroup(LevelGroup group, ObjectNode to) {
         to.put("id", group.id()).put("name", group.name());
         ArrayNode levels = to.putArray("levels");
         group.levels().forEach(levels::add);
-        to.put("visible", group.visible()).put("locked", group.locked()).put("opacity", group.opacity());
+        to.put("visible", group.visible())
+                .put("locked", group.locked())
+                .put("opacity", group.opacity())
+                .put("retimed", group.retimed());
     }
 
     private static void writeFootage(Footage clip, ObjectNode to, UnaryOperator<String> path) {

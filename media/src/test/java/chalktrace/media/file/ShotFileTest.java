@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
+import chalktrace.core.guide.Guide;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Cue;
@@ -15,6 +18,7 @@ import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
@@ -23,6 +27,7 @@ import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.LineShape;
+import chalktrace.core.stroke.PressureCurve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
@@ -74,28 +79,46 @@ class ShotFileTest {
                 .withLevel(Shots.LEVEL, level -> level.with(level.drawing(1)
                                 .orElseThrow()
                                 .plus(new Stroke(
-                                        "chalk-2", Curve.of(0.125, -40.5, 0.333, 1e3, 2, 0.5, 3, 4, 0, 5, 6, 1)))
+                                        "chalk-2",
+                                        Curve.of(0.125, -40.5, 0.333, 1e3, 2, 0.5, 3, 4, 0, 5, 6, 1),
+                                        "left \u00e9ar"))
                                 .plus(new Fill(
                                         "chalk-3",
                                         Contours.of(List.of(
                                                 new double[] {0, 0, 40.25, 0, 20, 30.5},
-                                                new double[] {10, 2, 30, 2, 20, 12})))))
+                                                new double[] {10, 2, 30, 2, 20, 12}))))
+                                .plus(new PastedPicture(
+                                        new Pixels(new PictureSize(2, 1), new int[] {0x7F102030, 0xFFFFFFFF}),
+                                        0.5,
+                                        0.125,
+                                        -0.25,
+                                        2,
+                                        7.5,
+                                        -3)))
                         .withStyle(new LevelStyle(
                                 LevelStyle.Role.SHADOW,
                                 Optional.of("level-9"),
                                 Optional.of(new Rgb(1, 2, 254)),
                                 true,
-                                true)))
+                                true,
+                                false)))
                 .withChalks(List.of(
                         new Chalk(
                                 "chalk-1",
                                 "reed",
                                 new Rgb(0xF2, 0xD1, 0x3C),
-                                new LineShape(3.5, 0.1, 12, LineShape.Tip.DRY),
+                                new LineShape(
+                                        3.5, 0.1, 12, LineShape.Tip.DRY, 0.3, new PressureCurve(0.1, 0.2, 0.3, 0.9)),
                                 0.75,
                                 Chalk.Role.BOUNDARY),
                         new Chalk("chalk-2", "soot", new Rgb(0, 0, 0), 4, 1)))
-                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), true, false, 0.75)))
+                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), true, false, 0.75, true)))
+                .withGuides(List.of(
+                        new Guide("guide-1", Guide.Kind.FLOOR, List.of(new Guide.Spot(4.5, -3))),
+                        new Guide(
+                                "guide-2",
+                                Guide.Kind.TWO_POINTS,
+                                List.of(new Guide.Spot(-900.25, 40), new Guide.Spot(1e5, 41)))))
                 .withFootage(List.of(new Footage(
                         "footage-1",
                         "\u8336 clip",

@@ -32,7 +32,7 @@ final class PartPicker extends Pane {
     private final ImageView image = new ImageView();
     private final Rectangle frame = new Rectangle();
     private final FrameComposer composer =
-            new FrameComposer(new RasterCache(0), Theme.tones().surround());
+            new FrameComposer(new RasterCache(0), () -> Theme.tones().surround());
     private Object shownPicture;
     private double pressedX;
     private double pressedY;

@@ -2,6 +2,7 @@ package chalktrace.app.tray.trace;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Colors;
+import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
@@ -36,6 +37,8 @@ final class ChalkRows extends VBox {
     private final ValueSlider thinnest;
     private final ValueSlider taper;
     private final ValueSlider strength;
+    private final ValueSlider faintest;
+    private final PressureGraph answer;
     private final MenuButton giveAll = new MenuButton("all its strokes become\u2026");
     private boolean showing;
 
@@ -75,6 +78,14 @@ final class ChalkRows extends VBox {
                 0,
                 (chalk, v) -> chalk.withLine(chalk.line().withTaper(v)));
         strength = slider("opacity", 5, 100, 0, (chalk, v) -> chalk.withOpacity(v / 100));
+        faintest = slider(
+                "faintest %",
+                0, 100, 0, (chalk, v) -> chalk.withLine(chalk.line().withFaintest(v / 100)));
+        answer = new PressureGraph(
+                curve -> session.document()
+                        .preview(ChalkEdits.change(
+                                chalk().withLine(chalk().line().withAnswer(curve)))),
+                curve -> change(chalk().withLine(chalk().line().withAnswer(curve))));
         HBox kinds = new HBox(6, tip, role);
         ValueSlider steady = new ValueSlider(
                 "steady %", 0, 100, 0, v -> session.view().steadinessProperty().set(v / 100));
@@ -90,7 +101,17 @@ final class ChalkRows extends VBox {
         reach.show(session.snapping().reachProperty().get());
         reach.visibleProperty().bind(session.snapping().onProperty());
         reach.managedProperty().bind(session.snapping().onProperty());
-        getChildren().addAll(head, color, width, thinnest, taper, strength, kinds, steady, reach, giveAll);
+        getChildren()
+                .addAll(
+                        head,
+                        color,
+                        width,
+                        strength,
+                        kinds,
+                        steady,
+                        reach,
+                        new Fold("how it answers to pressure", false, thinnest, faintest, taper, answer),
+                        giveAll);
     }
 
     void show() {
@@ -104,6 +125,8 @@ final class ChalkRows extends VBox {
         thinnest.show(chalk.line().thinnest() * 100);
         taper.show(chalk.line().taperPx());
         strength.show(chalk.opacity() * 100);
+        faintest.show(chalk.line().faintest() * 100);
+        answer.show(chalk.line().answer());
         tip.setValue(chalk.line().tip());
         role.setValue(chalk.role());
         showing = false;
@@ -116,7 +139,9 @@ final class ChalkRows extends VBox {
         box.setConverter(new StringConverter<>() {
             @Override
             public String toString(E value) {
-                return value == null ? "" : value.name().toLowerCase(Locale.ROOT);
+                return value == null
+                        ? ""
+                        : value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
             }
 
             @Override

@@ -83,7 +83,10 @@ final class LevelSheet extends VBox {
         eye.setGraphic(Theme.icon(level.visible() ? Icons.SHOWN : Icons.HIDDEN));
         lock.setGraphic(Theme.icon(level.locked() ? Icons.LOCKED : Icons.UNLOCKED));
         opacity.show(level.opacity() * 100);
-        getStyleClass().remove("current");
+        getStyleClass().removeAll("current", "grouped");
+        if (session.shot().groupOf(id).isPresent()) {
+            getStyleClass().add("grouped");
+        }
         if (id.equals(session.selection().level())) {
             getStyleClass().add("current");
         }

@@ -3,17 +3,23 @@ package chalktrace.app.tray.trace;
 import chalktrace.app.controls.Colors;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.GroupEdits;
 import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.LevelStyle;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ColorPicker;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
@@ -28,6 +34,8 @@ final class LevelStyleRows extends VBox {
     private final ColorPicker tint = new ColorPicker(Color.web("#2A7DA7"));
     private final CheckBox multiply = new CheckBox("darkens what is under it");
     private final CheckBox clipped = new CheckBox("only within the level under it");
+    private final CheckBox held = new CheckBox("one drawing over the whole shot");
+    private final MenuButton group = new MenuButton();
     private boolean showing;
 
     LevelStyleRows(Session session) {
@@ -54,7 +62,13 @@ final class LevelStyleRows extends VBox {
         multiply.setOnAction(event -> change("let a level darken", style -> style.withMultiply(multiply.isSelected())));
         clipped.setId("level-clipped");
         clipped.setOnAction(event -> change("clip a level", style -> style.withClipped(clipped.isSelected())));
-        for (var control : new Control[] {role, tinted, tint, multiply, clipped}) {
+        held.setId("level-held");
+        held.setOnAction(event -> change("hold a background", style -> style.withHeld(held.isSelected())));
+        group.setId("level-group");
+        group.setOnShowing(event -> listGroups());
+        // A menu button without an entry does not open.
+        group.getItems().add(new MenuItem(""));
+        for (var control : new Control[] {held, group, role, tinted, tint, multiply, clipped}) {
             control.setFocusTraversable(false);
         }
         tint.setPrefWidth(64);
@@ -62,7 +76,9 @@ final class LevelStyleRows extends VBox {
         kinds.setAlignment(Pos.CENTER_LEFT);
         HBox tints = new HBox(8, tinted, tint);
         tints.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(kinds, tints, multiply, clipped);
+        HBox groups = new HBox(8, Rows.quiet("in group"), group);
+        groups.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(kinds, groups, tints, multiply, clipped, held);
     }
 
     void show(Optional<Level> level) {
@@ -74,8 +90,31 @@ final class LevelStyleRows extends VBox {
             style.tint().ifPresent(color -> tint.setValue(Colors.of(color)));
             multiply.setSelected(style.multiply());
             clipped.setSelected(style.clipped());
+            held.setSelected(style.held());
         });
+        group.setText(level.flatMap(l -> session.shot().groupOf(l.id()))
+                .map(LevelGroup::name)
+                .orElse("none"));
         showing = false;
+    }
+
+    private void listGroups() {
+        String level = String.valueOf(session.selection().level());
+        group.getItems().clear();
+        for (LevelGroup one : session.shot().groups()) {
+            groupItem(one.name(), () -> GroupEdits.put(level, one.id()));
+        }
+        groupItem("a new group", () -> {
+            String id = session.shot().newId("group");
+            return GroupEdits.make(id, "group " + (session.shot().groups().size() + 1), level);
+        });
+        groupItem("none", () -> GroupEdits.take(level));
+    }
+
+    private void groupItem(String text, Supplier<Edit> edit) {
+        MenuItem item = new MenuItem(text);
+        item.setOnAction(event -> session.document().apply(edit.get()));
+        group.getItems().add(item);
     }
 
     private void setTint() {

@@ -1,20 +1,27 @@
 package chalktrace.app.tray.trace;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Picking;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.Pick;
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** What can be done with what is picked: typed changes, turning over, order, chalk, copies. Shows while the pick tool is in hand. */
@@ -26,16 +33,14 @@ final class PickRows extends VBox {
     private final NumberField down = new NumberField("pick-down", 0, () -> {});
     private final NumberField percent = new NumberField("pick-percent", 100, () -> {});
     private final NumberField degrees = new NumberField("pick-degrees", 0, () -> {});
+    private final PartRows parts;
     private final NumberField span = new NumberField("paste-frames", 12, () -> {});
 
     PickRows(Session session) {
         super(6);
         this.session = session;
         Picking picking = session.picking();
-        CheckBox bend = new CheckBox("bend by a grid");
-        bend.setId("bend");
-        bend.setFocusTraversable(false);
-        bend.selectedProperty().bindBidirectional(session.view().bendingProperty());
+        parts = new PartRows(session);
         FlowPane buttons = new FlowPane(
                 4,
                 4,
@@ -57,7 +62,9 @@ final class PickRows extends VBox {
                         row(Rows.quiet("size %"), percent, Rows.quiet("turn"), degrees),
                         row(apply, each),
                         buttons,
-                        bend,
+                        handling(),
+                        parts,
+                        new Fold("on many frames", false, new SpanRows(session)),
                         row(
                                 Buttons.words(
                                         "paste on",
@@ -69,6 +76,8 @@ final class PickRows extends VBox {
                 this,
                 this::show,
                 session.selection().pickProperty(),
+                session.selection().alsoPickedProperty(),
+                session.document().shotProperty(),
                 session.view().toolProperty());
     }
 
@@ -77,11 +86,50 @@ final class PickRows extends VBox {
         setVisible(shown);
         setManaged(shown);
         Pick pick = session.selection().pickProperty().get();
+        parts.show(pick);
         count.setText(
                 pick == null
                         ? "Nothing. Draw a loop round strokes, or touch one; with Shift, more."
                         : counted(pick.strokes().size(), "stroke") + ", "
-                                + counted(pick.fills().size(), "painted area"));
+                                + counted(pick.fills().size(), "painted area")
+                                + (pick.pictures().isEmpty()
+                                        ? ""
+                                        : ", " + counted(pick.pictures().size(), "picture"))
+                                + others());
+    }
+
+    private String others() {
+        int more = session.selection().alsoPickedProperty().get().size();
+        return more == 0 ? "" : ", and on " + counted(more, "other level");
+    }
+
+    /** How what is picked is taken hold of on the board. */
+    private HBox handling() {
+        HBox box = new HBox();
+        box.getStyleClass().add("edged-box");
+        box.setMaxHeight(26);
+        ToggleGroup group = new ToggleGroup();
+        Map<View.Handling, String> uses = new EnumMap<>(Map.of(
+                View.Handling.WHOLE, "move, scale, turn and skew it",
+                View.Handling.CORNERS, "drag its four corners freely",
+                View.Handling.GRID, "bend it by a grid",
+                View.Handling.POINTS,
+                        "points and handles of one stroke: drag them; double-click the line for another, Ctrl+click"
+                                + " takes one out"));
+        uses.forEach((handling, use) -> {
+            ToggleButton one = Buttons.toggle(handling.name().toLowerCase(Locale.ROOT), use);
+            one.setId("handling-" + handling.name().toLowerCase(Locale.ROOT));
+            one.setToggleGroup(group);
+            one.setMinWidth(Region.USE_PREF_SIZE);
+            one.setSelected(session.view().handlingProperty().get() == handling);
+            session.view().handlingProperty().addListener((property, before, now) -> one.setSelected(now == handling));
+            one.setOnAction(event -> {
+                one.setSelected(true);
+                session.view().handlingProperty().set(handling);
+            });
+            box.getChildren().add(one);
+        });
+        return box;
     }
 
     private static String counted(int count, String what) {

@@ -4,14 +4,18 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelGroup;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -24,10 +28,11 @@ public final class TraceTray extends VBox {
     private final Session session;
     private final VBox sheets = new VBox(4);
     private final Map<String, LevelSheet> byLevel = new HashMap<>();
+    private final Map<String, GroupSheet> byGroup = new HashMap<>();
     private final LevelStyleRows style;
     private final ChalkRows chalk;
 
-    public TraceTray(Session session) {
+    public TraceTray(Session session, FileChoice files) {
         this.session = session;
         this.style = new LevelStyleRows(session);
         this.chalk = new ChalkRows(session);
@@ -52,8 +57,25 @@ public final class TraceTray extends VBox {
                         new Fold("the current level", false, style),
                         new PickRows(session),
                         new FillRows(session),
+                        new GuideRows(session),
                         Rows.section("Chalk in hand"),
                         chalk,
+                        new Fold(
+                                "this drawing in other programs",
+                                false,
+                                Rows.hint("What is copied and pasted goes through the clipboard as SVG; a picture"
+                                        + " on the clipboard, or a dropped SVG, goes onto the drawing at the gate."),
+                                new HBox(
+                                        6,
+                                        Buttons.words(
+                                                "take in\u2026",
+                                                "an SVG drawing or a PNG picture, onto the drawing at the gate",
+                                                () -> files.openDrawing().ifPresent(session.drawingExchange()::takeIn)),
+                                        Buttons.words(
+                                                "save as SVG\u2026",
+                                                "what is picked, or else the drawing at the gate",
+                                                () -> files.saveDrawing("drawing.svg")
+                                                        .ifPresent(session.drawingExchange()::save)))),
                         Rows.section("Neighbours"),
                         onion,
                         Rows.hint("One drawing before as solid teal lines, one after as broken plum lines."));
@@ -69,7 +91,19 @@ public final class TraceTray extends VBox {
         byLevel.keySet()
                 .retainAll(session.shot().levels().stream().map(Level::id).toList());
         List<Node> all = new ArrayList<>();
+        byGroup.keySet()
+                .retainAll(session.shot().groups().stream().map(LevelGroup::id).toList());
+        Set<String> headed = new HashSet<>();
         for (Level level : session.shot().levels()) {
+            // A group stands over the first of its levels.
+            session.shot()
+                    .groupOf(level.id())
+                    .filter(group -> headed.add(group.id()))
+                    .ifPresent(group -> {
+                        GroupSheet head = byGroup.computeIfAbsent(group.id(), id -> new GroupSheet(session, id));
+                        head.show(group);
+                        all.add(head);
+                    });
             LevelSheet sheet = byLevel.computeIfAbsent(level.id(), id -> new LevelSheet(session, id));
             sheet.show(level);
             all.add(sheet);

@@ -1,0 +1,201 @@
+package chalktrace.app.session;
+
+import chalktrace.core.edit.DrawingPiece;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.ImportEdits;
+import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.PickEdits;
+import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Pixels;
+import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.PastedPicture;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.LineShape;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.file.DrawingFiles;
+import chalktrace.media.file.ImportedDrawing;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.DataFormat;
+
+/**
+ * Drawings to and from other programs: SVG and PNG in files and through the system's clipboard. What this program copies
+ * itself comes back without loss, in this shot or another. Lives on the FX thread.
+ */
+public final class DrawingExchange {
+
+    /** The usual name of the format on clipboards (IANA media type). */
+    private static final DataFormat SVG = svgFormat();
+
+    private static final Path CLIPBOARD = Path.of("the clipboard");
+
+    private final Document document;
+    private final Selection selection;
+    private final Transport transport;
+    private final View view;
+    private final Picking picking;
+    private final Jobs jobs;
+    private final Notices notices;
+
+    DrawingExchange(
+            Document document,
+            Selection selection,
+            Transport transport,
+            View view,
+            Picking picking,
+            Jobs jobs,
+            Notices notices) {
+        this.document = document;
+        this.selection = selection;
+        this.transport = transport;
+        this.view = view;
+        this.picking = picking;
+        this.jobs = jobs;
+        this.notices = notices;
+    }
+
+    /** Copies what is picked, for this program and for others. */
+    public void copy() {
+        picking.copy();
+        DrawingPiece piece = picking.copiedProperty().get();
+        if (piece != null) {
+            byte[] svg = DrawingFiles.svg(piece, document.shot());
+            ClipboardContent content = new ClipboardContent();
+            content.put(SVG, ByteBuffer.wrap(svg));
+            content.putString(new String(svg, StandardCharsets.UTF_8));
+            Clipboard.getSystemClipboard().setContent(content);
+        }
+    }
+
+    public void cut() {
+        copy();
+        picking.remove();
+    }
+
+    /** Pastes what the clipboard holds: a drawing or a picture; else what was copied here. */
+    public void paste() {
+        Clipboard clipboard = Clipboard.getSystemClipboard();
+        Optional<byte[]> svg = svg(clipboard);
+        if (svg.isPresent()) {
+            take(() -> DrawingFiles.svg(CLIPBOARD, svg.get()));
+        } else if (clipboard.hasImage()) {
+            Optional<Pixels> pixels = pixels(clipboard.getImage());
+            pixels.ifPresentOrElse(
+                    this::put, () -> notices.problem("The picture on the clipboard can't be read, or is too large."));
+        } else {
+            picking.paste();
+        }
+    }
+
+    /** Takes a drawing or a picture from a file onto the drawing at the gate. */
+    public void takeIn(Path file) {
+        take(() -> DrawingFiles.read(file));
+    }
+
+    /** Writes what is picked, or else the drawing at the gate, as SVG. */
+    public void save(Path file) {
+        Optional<DrawingPiece> piece = picking.picks().stream()
+                .findFirst()
+                .or(() -> Pick.all(document.shot(), String.valueOf(selection.level()), transport.frame()))
+                .map(pick -> pick.lifted(document.shot()));
+        if (piece.isEmpty()) {
+            notices.problem("The current level shows no drawing on this frame: there is nothing to save.");
+            return;
+        }
+        Shot shot = document.shot();
+        jobs.run(
+                "save a drawing",
+                job -> {
+                    DrawingFiles.write(file, piece.get(), shot);
+                    return file;
+                },
+                saved -> notices.say("Saved " + saved.getFileName() + "."),
+                failed -> notices.problem(failed.getMessage()));
+    }
+
+    /** Whether a file is a drawing that {@link #takeIn} reads. */
+    public static boolean isDrawing(Path file) {
+        return file.toString().toLowerCase(Locale.ROOT).endsWith(".svg");
+    }
+
+    private interface Reading {
+        ImportedDrawing read() throws UnreadableException;
+    }
+
+    private void take(Reading reading) {
+        jobs.run("read a drawing", job -> reading.read(), this::put, failed -> notices.problem(failed.getMessage()));
+    }
+
+    private void put(ImportedDrawing read) {
+        PictureSize size = document.shot().setup().size();
+        double scale = read.scaleInto(size);
+        DrawingPiece piece = read.piece().fitted(read.width(), read.height(), size);
+        List<Chalk> chalks = read.chalks().stream()
+                .map(chalk -> scale == 1
+                        ? chalk
+                        : chalk.withWidth(Math.max(0.1, Math.min(LineShape.WIDEST, chalk.width() * scale))))
+                .toList();
+        onDrawing(landing -> ImportEdits.take(landing, piece, chalks), piece);
+    }
+
+    private void put(Pixels pixels) {
+        PastedPicture picture = PastedPicture.centred(pixels, document.shot().setup());
+        DrawingPiece piece = new DrawingPiece(List.of(), List.of(), List.of(picture));
+        onDrawing(landing -> PickEdits.paste(landing, piece), piece);
+    }
+
+    private void onDrawing(Function<StrokeLanding, Edit> edit, DrawingPiece piece) {
+        StrokeLanding landing = StrokeLanding.of(
+                document.shot(),
+                String.valueOf(selection.level()),
+                transport.frame(),
+                view.holdFramesProperty().get());
+        if (!landing.canDraw()) {
+            notices.problem(Landings.refusal(document.shot(), landing));
+            return;
+        }
+        document.apply(edit.apply(landing));
+        selection.pickProperty().set(PickEdits.pasted(document.shot(), landing, piece));
+        view.toolProperty().set(View.Tool.PICK);
+    }
+
+    private static Optional<byte[]> svg(Clipboard clipboard) {
+        Object content = clipboard.getContent(SVG);
+        if (content instanceof ByteBuffer bytes) {
+            byte[] copy = new byte[bytes.remaining()];
+            bytes.duplicate().get(copy);
+            return Optional.of(copy);
+        }
+        String text = content instanceof String written ? written : clipboard.getString();
+        return Optional.ofNullable(text)
+                .filter(t -> t.strip().startsWith("<") && t.contains("<svg"))
+                .map(t -> t.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Optional<Pixels> pixels(Image image) {
+        int width = image == null ? 0 : (int) image.getWidth();
+        int height = image == null ? 0 : (int) image.getHeight();
+        if (width < 1 || height < 1 || width > PictureSize.LONGEST_SIDE || height > PictureSize.LONGEST_SIDE) {
+            return Optional.empty();
+        }
+        int[] words = new int[width * height];
+        image.getPixelReader().getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), words, 0, width);
+        return Optional.of(new Pixels(new PictureSize(width, height), words));
+    }
+
+    /** A format is made once; whoever asks for it again must look it up. */
+    private static DataFormat svgFormat() {
+        DataFormat known = DataFormat.lookupMimeType("image/svg+xml");
+        return known != null ? known : new DataFormat("image/svg+xml");
+    }
+}

@@ -1,0 +1,120 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Fold;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import chalktrace.app.theme.Theme;
+import chalktrace.core.edit.GroupEdits;
+import chalktrace.core.edit.SpanEdits;
+import chalktrace.core.shot.LevelGroup;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** A group over the first of its levels: shown, locked, faded, moved and, if wanted, retimed as one. */
+final class GroupSheet extends VBox {
+
+    private final Session session;
+    private final String id;
+    private final TextField name = new TextField();
+    private final Button eye;
+    private final Button lock;
+    private final CheckBox retimed = new CheckBox("holds change together");
+    private final ValueSlider opacity;
+    private final NumberField right = new NumberField("group-right", 0, () -> {});
+    private final NumberField down = new NumberField("group-down", 0, () -> {});
+
+    GroupSheet(Session session, String id) {
+        super(4);
+        this.session = session;
+        this.id = id;
+        getStyleClass().add("group-row");
+        name.getStyleClass().add("level-name");
+        name.setFocusTraversable(false);
+        name.setOnAction(event -> getParent().requestFocus());
+        name.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                rename();
+            }
+        });
+        HBox.setHgrow(name, Priority.ALWAYS);
+        eye = Buttons.icon(
+                Icons.SHOWN,
+                "show or hide this group",
+                () -> change("show or hide a group", g -> g.withVisible(!g.visible())));
+        lock = Buttons.icon(
+                Icons.UNLOCKED,
+                "lock or unlock this group",
+                () -> change("lock or unlock a group", g -> g.withLocked(!g.locked())));
+        HBox head = new HBox(
+                2,
+                name,
+                Buttons.icon(Icons.UP, "group to the front by one", () -> reorder(-1)),
+                Buttons.icon(Icons.DOWN, "group to the back by one", () -> reorder(1)),
+                eye,
+                lock);
+        head.setAlignment(Pos.CENTER_LEFT);
+        opacity = new ValueSlider("opacity", 0, 100, 0, value -> {
+                    session.document().preview(null);
+                    change("fade a group", g -> g.withOpacity(value / 100));
+                })
+                .previewing(value -> session.document()
+                        .preview(GroupEdits.change("fade a group", id, g -> g.withOpacity(value / 100))));
+        retimed.setId("group-retimed");
+        retimed.setFocusTraversable(false);
+        retimed.setOnAction(event -> change("retime a group together", g -> g.withRetimed(retimed.isSelected())));
+        HBox move = new HBox(
+                6,
+                Buttons.words("move", "all that its levels show, by these pixels", this::move),
+                Rows.quiet("right"),
+                right,
+                Rows.quiet("down"),
+                down);
+        move.setAlignment(Pos.CENTER_LEFT);
+        right.setPrefWidth(48);
+        right.setMinWidth(48);
+        down.setPrefWidth(48);
+        down.setMinWidth(48);
+        getChildren().addAll(head, new Fold("this group", false, opacity, retimed, move));
+    }
+
+    void show(LevelGroup group) {
+        if (!name.isFocused()) {
+            name.setText(group.name());
+        }
+        eye.setGraphic(Theme.icon(group.visible() ? Icons.SHOWN : Icons.HIDDEN));
+        lock.setGraphic(Theme.icon(group.locked() ? Icons.LOCKED : Icons.UNLOCKED));
+        opacity.show(group.opacity() * 100);
+        retimed.setSelected(group.retimed());
+    }
+
+    private void rename() {
+        String typed = name.getText().strip();
+        boolean other = session.shot().groups().stream()
+                .anyMatch(group -> group.id().equals(id) && !group.name().equals(typed));
+        if (!typed.isEmpty() && other) {
+            change("rename a group", g -> g.withName(typed));
+        }
+    }
+
+    private void move() {
+        session.document().apply(SpanEdits.moveGroup(id, right.value(), down.value()));
+    }
+
+    private void reorder(int by) {
+        session.document().apply(GroupEdits.reorder(id, by));
+    }
+
+    private void change(String what, UnaryOperator<LevelGroup> change) {
+        session.document().apply(GroupEdits.change(what, id, change));
+    }
+}

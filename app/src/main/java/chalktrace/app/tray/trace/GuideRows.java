@@ -1,0 +1,74 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.GuideEdits;
+import chalktrace.core.guide.Guide;
+import javafx.geometry.Pos;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The guides of the shot. Shows while guides are set, and while there are any. */
+final class GuideRows extends VBox {
+
+    private final Session session;
+    private final VBox list = new VBox(2);
+
+    GuideRows(Session session) {
+        super(6);
+        this.session = session;
+        CheckBox shown = new CheckBox("show guides");
+        shown.setId("guides-shown");
+        shown.setFocusTraversable(false);
+        shown.selectedProperty().bindBidirectional(session.view().guidesShownProperty());
+        getChildren()
+                .addAll(
+                        Rows.section("Guides"),
+                        Rows.hint("Drag their points, or a line itself. They show on all frames and are never"
+                                + " handed on."),
+                        list,
+                        shown);
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shotProperty(),
+                session.view().toolProperty());
+    }
+
+    private void show() {
+        boolean wanted = session.view().toolProperty().get() == View.Tool.GUIDES;
+        setVisible(wanted);
+        setManaged(wanted);
+        list.getChildren().clear();
+        for (Guide guide : session.shot().guides()) {
+            HBox row = new HBox(
+                    6,
+                    new Label(words(guide)),
+                    Rows.space(),
+                    Buttons.icon(Icons.REMOVE, "remove this guide", () -> session.document()
+                            .apply(GuideEdits.remove(guide.id()))));
+            row.setAlignment(Pos.CENTER_LEFT);
+            list.getChildren().add(row);
+        }
+        if (session.shot().guides().isEmpty()) {
+            list.getChildren().add(Rows.quiet("None yet: add one in the ledge."));
+        }
+    }
+
+    private static String words(Guide guide) {
+        return switch (guide.kind()) {
+            case LINE -> "line";
+            case ELLIPSE -> "ellipse";
+            case FLOOR -> "floor at " + Math.round(guide.point(0).y()) + " px";
+            case HEIGHT -> "height at " + Math.round(guide.point(0).y()) + " px";
+            case ONE_POINT -> "perspective to one point";
+            case TWO_POINTS -> "perspective to two points";
+        };
+    }
+}

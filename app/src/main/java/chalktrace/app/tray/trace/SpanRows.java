@@ -1,0 +1,135 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.core.edit.Ease;
+import chalktrace.core.edit.SpanMove;
+import chalktrace.core.shot.ShotSetup;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/**
+ * Moves the picked part, or the showings, on many frames at once: by the same numbers on each, or keyed on some frames with
+ * eased moves between.
+ */
+final class SpanRows extends VBox {
+
+    private final Session session;
+    private final NumberField frames = new NumberField("span-frames", 12, this::showKeys);
+    private final NumberField right = new NumberField("span-right", 0, () -> {});
+    private final NumberField down = new NumberField("span-down", 0, () -> {});
+    private final NumberField percent = new NumberField("span-percent", 100, () -> {});
+    private final NumberField degrees = new NumberField("span-degrees", 0, () -> {});
+    private final NumberField opacity = new NumberField("span-opacity", 100, () -> {});
+    private final ComboBox<Ease> ease = new ComboBox<>();
+    private final CheckBox showings = new CheckBox("place the showings, leave the drawings");
+    private final TreeMap<Integer, SpanMove.Key> keys = new TreeMap<>();
+    private final Label keyWords = Rows.hint("");
+
+    SpanRows(Session session) {
+        super(6);
+        this.session = session;
+        ease.getItems().setAll(Ease.values());
+        ease.setValue(Ease.SLOW_OUT_AND_IN);
+        ease.setFocusTraversable(false);
+        ease.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Ease value) {
+                return switch (value) {
+                    case EVEN -> "evenly";
+                    case SLOW_OUT -> "slow out";
+                    case SLOW_IN -> "slow in";
+                    case SLOW_OUT_AND_IN -> "slow out and in";
+                };
+            }
+
+            @Override
+            public Ease fromString(String text) {
+                return ease.getValue();
+            }
+        });
+        showings.setId("span-showings");
+        showings.setFocusTraversable(false);
+        showings.setTooltip(
+                new Tooltip("One drawing tied to many frames stays one drawing, and is placed on each by itself."));
+        Node key = Buttons.words("key here", "these numbers on the frame at the gate", this::keyHere);
+        key.setId("span-key");
+        Node apply = Buttons.words("apply", "to the frames from the gate on", this::apply);
+        apply.setId("span-apply");
+        Node none = Buttons.words("no keys", "forget the keys: the same on each frame", () -> {
+            keys.clear();
+            showKeys();
+        });
+        getChildren()
+                .addAll(
+                        row(Rows.quiet("right"), right, Rows.quiet("down"), down),
+                        row(Rows.quiet("size %"), percent, Rows.quiet("turn"), degrees),
+                        row(Rows.quiet("opacity %"), opacity),
+                        row(key, none, ease),
+                        keyWords,
+                        showings,
+                        row(apply, Rows.quiet("on"), frames, Rows.quiet("frames")));
+        for (NumberField field : new NumberField[] {right, down, percent, degrees, opacity, frames}) {
+            field.setPrefWidth(60);
+            field.setMinWidth(60);
+        }
+        session.document().openingProperty().addListener(opened -> {
+            keys.clear();
+            showKeys();
+        });
+        showKeys();
+    }
+
+    private void keyHere() {
+        key().ifPresent(key -> {
+            keys.put(session.transport().frame(), key);
+            showKeys();
+        });
+    }
+
+    private void apply() {
+        Optional<SpanMove> move =
+                keys.isEmpty() ? key().map(SpanMove::constant) : Optional.of(new SpanMove(keys, ease.getValue()));
+        move.ifPresent(m -> session.picking().moveOnSpan((int) frames.value(), m, showings.isSelected()));
+    }
+
+    private Optional<SpanMove.Key> key() {
+        try {
+            return Optional.of(new SpanMove.Key(
+                    right.value(), down.value(), percent.value() / 100, degrees.value(), opacity.value() / 100));
+        } catch (IllegalArgumentException e) {
+            session.notices().problem(e.getMessage());
+            return Optional.empty();
+        }
+    }
+
+    private void showKeys() {
+        ShotSetup setup = session.shot().setup();
+        keyWords.setText(
+                keys.isEmpty()
+                        ? "No keys: the same on each frame."
+                        : "Keys on frames "
+                                + keys.keySet().stream()
+                                        .map(frame -> Integer.toString(setup.number(frame)))
+                                        .collect(Collectors.joining(", "))
+                                + ", eased between.");
+    }
+
+    private static HBox row(Node... parts) {
+        HBox row = new HBox(6, parts);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+}

@@ -1,0 +1,36 @@
+package chalktrace.core.edit;
+
+import chalktrace.core.guide.Guide;
+import chalktrace.core.shot.Shot;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Edits of the guides. */
+public final class GuideEdits {
+
+    private GuideEdits() {}
+
+    public static Edit add(Guide guide) {
+        return new Edit(
+                "add a guide",
+                shot -> shot.withGuides(
+                        Stream.concat(shot.guides().stream(), Stream.of(guide)).toList()));
+    }
+
+    /** Puts a guide in the place of the one with its id. */
+    public static Edit change(Guide changed) {
+        return new Edit(
+                "move a guide",
+                shot -> shot.withGuides(shot.guides().stream()
+                        .map(guide -> guide.id().equals(changed.id()) ? changed : guide)
+                        .toList()));
+    }
+
+    public static Edit remove(String id) {
+        return new Edit("remove a guide", shot -> shot.withGuides(without(shot, id)));
+    }
+
+    private static List<Guide> without(Shot shot, String id) {
+        return shot.guides().stream().filter(guide -> !guide.id().equals(id)).toList();
+    }
+}

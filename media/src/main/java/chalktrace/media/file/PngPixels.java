@@ -1,0 +1,74 @@
+package chalktrace.media.file;
+
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Pixels;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.Base64;
+import java.util.Iterator;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+
+/** Pictures in drawings as PNG, without loss. */
+final class PngPixels {
+
+    /** A picture in a drawing is at most this wide and high. */
+    static final int LARGEST = 8192;
+
+    private PngPixels() {}
+
+    static byte[] write(Pixels pixels) {
+        PictureSize size = pixels.size();
+        BufferedImage image = new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_ARGB);
+        image.setRGB(0, 0, size.width(), size.height(), pixels.toArray(), 0, size.width());
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(image, "png", out);
+        } catch (IOException e) {
+            throw new UncheckedIOException("writing to memory can't fail", e);
+        }
+        return out.toByteArray();
+    }
+
+    static String base64(Pixels pixels) {
+        return Base64.getEncoder().encodeToString(write(pixels));
+    }
+
+    /** @throws IllegalArgumentException when it is no PNG, or too large; the message is the rest of a sentence */
+    static Pixels read(byte[] png) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(png))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReadersByFormatName("png");
+            ImageReader reader = readers.next();
+            try {
+                reader.setInput(in, true, true);
+                // The size is known before anything is unpacked.
+                int width = reader.getWidth(0);
+                int height = reader.getHeight(0);
+                if (width > LARGEST || height > LARGEST) {
+                    throw new IllegalArgumentException("is " + width + " x " + height + " pixels, and " + LARGEST
+                            + " x " + LARGEST + " is the most");
+                }
+                return of(reader.read(0));
+            } finally {
+                reader.dispose();
+            }
+        } catch (IOException | RuntimeException e) {
+            // The reader throws what it likes at damaged files.
+            if (e instanceof IllegalArgumentException
+                    && String.valueOf(e.getMessage()).startsWith("is ")) {
+                throw (IllegalArgumentException) e;
+            }
+            throw new IllegalArgumentException("holds no whole PNG picture", e);
+        }
+    }
+
+    static Pixels of(BufferedImage image) {
+        int width = image.getWidth();
+        int height = image.getHeight();
+        return new Pixels(new PictureSize(width, height), image.getRGB(0, 0, width, height, null, 0, width));
+    }
+}
