@@ -13,6 +13,7 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.BooleanProperty;
@@ -50,6 +51,7 @@ public final class Board extends StackPane {
     private final BoardView view;
     private final PenHand hand;
     private final PointsFrame points;
+    private final BooleanProperty penNear = new SimpleBooleanProperty();
     private final BooleanProperty moving = new SimpleBooleanProperty();
     private final Circle ring = new Circle();
     private final Circle outerRing = new Circle();
@@ -113,6 +115,7 @@ public final class Board extends StackPane {
                         this,
                         view::toShot,
                         event -> !moving.get()
+                                && !penNear.get()
                                 && session.view().placingProperty().get() == null)
                 .start(hand::take);
         addEventHandler(MouseEvent.ANY, this::mouse);
@@ -153,6 +156,19 @@ public final class Board extends StackPane {
     /** Takes what other pens than the mouse do. */
     public PenHand hand() {
         return hand;
+    }
+
+    /** Whether a pen is over its tablet: the pointer then only follows it, and does not draw. */
+    public BooleanProperty penNearProperty() {
+        return penNear;
+    }
+
+    /** The shot pixels at a place of the screen; empty where the board is not, or something lies on it. */
+    public Optional<Point2D> shotAt(double screenX, double screenY) {
+        var local = screenToLocal(screenX, screenY);
+        return local != null && contains(local)
+                ? Optional.of(view.toShot(local.getX(), local.getY()))
+                : Optional.empty();
     }
 
     /** Whether the pointer moves the view instead of drawing, for as long as a key is held. */

@@ -17,6 +17,7 @@ public final class Session {
     private final Document document;
     private final Selection selection;
     private final View view = new View();
+    private final Pen pen = new Pen();
     private final Jobs jobs = new Jobs();
     private final Notices notices = new Notices();
     private final Preferences preferences;
@@ -76,6 +77,10 @@ public final class Session {
 
     public View view() {
         return view;
+    }
+
+    public Pen pen() {
+        return pen;
     }
 
     public Jobs jobs() {

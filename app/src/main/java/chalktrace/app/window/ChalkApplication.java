@@ -68,6 +68,7 @@ public final class ChalkApplication extends Application {
         });
         Workbench window = new Workbench(stage, session, null);
         window.show();
+        window.useTablets();
         window.board().view().framesShownProperty().addListener((property, before, count) -> {
             if (before.intValue() == 0) {
                 long since = System.currentTimeMillis()

@@ -4,6 +4,7 @@ import chalktrace.app.bench.Bench;
 import chalktrace.app.board.BesidePane;
 import chalktrace.app.board.Board;
 import chalktrace.app.board.pen.PenSource;
+import chalktrace.app.board.pen.tablet.TabletPen;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.Keys;
@@ -20,8 +21,10 @@ import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.shot.Chalk;
+import java.awt.geom.Rectangle2D;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.IntConsumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -33,6 +36,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 
 /** The window: all its parts put together, and the keys. */
@@ -51,6 +55,7 @@ public final class Workbench {
     private final Bench bench;
     private final BesidePane beside;
     private final FileChoice files;
+    private TabletPen tablet;
     private final StackPane boardArea = new StackPane();
 
     /** @param files answers questions for files; null for the system's own dialogs */
@@ -118,12 +123,44 @@ public final class Workbench {
         return board;
     }
 
+    /** Lets the pen tablets of the machine draw on the board, as they come and go. */
+    public void useTablets() {
+        tablet = TabletPen.ofSystem(
+                this::screen,
+                place -> board.shotAt(place.getX(), place.getY()),
+                session.pen().keepsShapeProperty()::get);
+        session.pen().statusProperty().bind(tablet.statusProperty());
+        board.penNearProperty().bind(tablet.nearProperty());
+        tablet.latestProperty().addListener((property, before, now) -> session.pen()
+                .wordsProperty()
+                .set(String.format(
+                        Locale.ROOT,
+                        "pressure %.2f, tilt %.0f\u00b0 and %.0f\u00b0, %s",
+                        now.pressure(),
+                        now.tiltX(),
+                        now.tiltY(),
+                        now.eraser() ? "eraser" : "tip")));
+        use(tablet);
+    }
+
+    /** The screen on which the window lies. */
+    private Rectangle2D screen() {
+        var bounds = Screen.getScreensForRectangle(stage.getX(), stage.getY(), 1, 1).stream()
+                .findFirst()
+                .orElse(Screen.getPrimary())
+                .getBounds();
+        return new Rectangle2D.Double(bounds.getMinX(), bounds.getMinY(), bounds.getWidth(), bounds.getHeight());
+    }
+
     /** Lets a pen draw on the board. */
     public void use(PenSource pen) {
         pen.start(board.hand()::take);
     }
 
     void close() {
+        if (tablet != null) {
+            tablet.stop();
+        }
         board.view().close();
         beside.close();
         session.close();

@@ -60,6 +60,7 @@ public final class TraceTray extends VBox {
                         new GuideRows(session),
                         Rows.section("Chalk in hand"),
                         chalk,
+                        new Fold("the pen", false, new PenRows(session)),
                         new Fold(
                                 "this drawing in other programs",
                                 false,
