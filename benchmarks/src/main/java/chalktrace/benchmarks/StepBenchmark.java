@@ -1,6 +1,7 @@
 package chalktrace.benchmarks;
 
 import chalktrace.core.render.FootagePictures;
+import chalktrace.core.render.OnionSkin;
 import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.shot.Shot;
@@ -64,7 +65,8 @@ public class StepBenchmark {
         pictures = (footage, f) -> footage.at(f, shot.setup().rate(), reference.times())
                 .flatMap(showing -> cache.get(reference, showing.picture()))
                 .map(picture -> new FootagePictures.Shown(picture, reference.displaySize(), 0));
-        options = new SceneOptions(true, Optional.of(Material.LEVEL), Optional.empty(), Optional.empty());
+        options = new SceneOptions(
+                true, Optional.of(OnionSkin.usual(Material.LEVEL)), Optional.empty(), Optional.empty());
         String[] sides = viewport.split("x");
         tiles = new Tiles(Integer.parseInt(sides[0]), Integer.parseInt(sides[1]), Material.FULL_HD);
     }

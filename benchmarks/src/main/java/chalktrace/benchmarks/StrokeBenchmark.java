@@ -1,6 +1,7 @@
 package chalktrace.benchmarks;
 
 import chalktrace.core.render.FootagePictures;
+import chalktrace.core.render.OnionSkin;
 import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.render.StrokeLayer;
@@ -84,7 +85,7 @@ public class StrokeBenchmark {
         area.grow((int) MARGIN, (int) MARGIN);
         SceneOptions options = new SceneOptions(
                 true,
-                Optional.of(Material.LEVEL),
+                Optional.of(OnionSkin.usual(Material.LEVEL)),
                 Optional.of(Material.LEVEL),
                 Optional.of(new StrokeLayer(ink.soFar(), chalk, 1)));
         tiles.compose(Scenes.of(shot, 2, options, pictures), area);

@@ -54,13 +54,22 @@ final class Tiles implements AutoCloseable {
         compose(scene, new Rectangle(0, 0, Integer.MAX_VALUE, Integer.MAX_VALUE));
     }
 
+    /** Composes all tiles from another viewpoint, of what is at hand, as while a view is moved. */
+    void composeQuickly(Scene scene, Viewpoint from) throws Exception {
+        compose(scene, from, new Rectangle(0, 0, Integer.MAX_VALUE, Integer.MAX_VALUE), true);
+    }
+
     /** Composes the tiles that a rectangle of device pixels touches. */
     void compose(Scene scene, Rectangle touched) throws Exception {
+        compose(scene, view, touched, false);
+    }
+
+    private void compose(Scene scene, Viewpoint from, Rectangle touched, boolean quick) throws Exception {
         List<Callable<Void>> work = new ArrayList<>();
         for (PixelTile tile : tiles) {
             if (touched.intersects(tile.x(), tile.y(), tile.width(), tile.height())) {
                 work.add(() -> {
-                    composer.compose(scene, view, tile);
+                    composer.compose(scene, from, tile, quick);
                     return null;
                 });
             }

@@ -4,6 +4,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.render.FrameComposer;
+import chalktrace.core.render.OnionSkin;
 import chalktrace.core.render.RasterCache;
 import chalktrace.core.render.Scene;
 import chalktrace.core.render.SceneOptions;
@@ -19,17 +20,24 @@ import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.animation.PauseTransition;
 import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.scene.AccessibleRole;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import javafx.util.Duration;
 
 /** Where one draws: the composed frame in tiles of device pixels, as seen from a viewpoint. */
 public final class BoardView extends Region {
 
     private static final long RASTER_BYTES = 256L << 20;
+
+    /** A view that has not been moved for so long is at rest. */
+    private static final Duration RESTS_AFTER = Duration.millis(140);
 
     private static final double SMALLEST_SCALE = 0.05;
     private static final double LARGEST_SCALE = 32;
@@ -41,6 +49,8 @@ public final class BoardView extends Region {
     private final List<Tile> tiles = new ArrayList<>();
     private final ReadOnlyIntegerWrapper framesShown = new ReadOnlyIntegerWrapper();
     private Viewpoint view = Viewpoint.plain(1, 1);
+    private final PauseTransition settling = new PauseTransition(RESTS_AFTER);
+    private boolean quick;
     private boolean fitted = true;
     private Optional<StrokeLayer> pen = Optional.empty();
 
@@ -70,6 +80,14 @@ public final class BoardView extends Region {
         session.footages().arrivalsProperty().addListener(all);
         session.selection().levelProperty().addListener(all);
         session.view().onionSkinProperty().addListener(all);
+        session.view().onionProperty().addListener(all);
+        session.view().onionAllLevelsProperty().addListener(all);
+        session.view().liftedProperty().addListener((property, before, now) -> {
+            // What is dragged is shown from what is at hand, and exactly again when it is let go.
+            quick = !now.isEmpty();
+            composeAll();
+        });
+        settling.setOnFinished(rested -> settle());
         Theme.lookProperty().addListener(all);
         session.view().aloneProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);
@@ -184,7 +202,21 @@ public final class BoardView extends Region {
 
     private void look(Viewpoint from) {
         view = from;
+        quick = true;
         composeAll();
+        settling.playFromStart();
+    }
+
+    /** Makes the drawings for the view at rest, and shows them when they are there. */
+    private void settle() {
+        Scene scene = scene();
+        Viewpoint wanted = view;
+        composer.warm(scene, wanted, () -> {
+            if (wanted.equals(view) && session.view().liftedProperty().get().isEmpty()) {
+                quick = false;
+                composeAll();
+            }
+        });
     }
 
     private void compose(List<Tile> which) {
@@ -192,7 +224,7 @@ public final class BoardView extends Region {
             return;
         }
         session.footages().beginFrame();
-        composer.compose(scene(), view, which, () -> framesShown.set(framesShown.get() + 1));
+        composer.compose(scene(), view, quick, which, () -> framesShown.set(framesShown.get() + 1));
     }
 
     private Scene scene() {
@@ -208,10 +240,20 @@ public final class BoardView extends Region {
         }
         SceneOptions options = new SceneOptions(
                 !session.view().footageHiddenProperty().get(),
-                onion ? Optional.ofNullable(level) : Optional.empty(),
+                onion ? onion(shot, level) : Optional.empty(),
                 Optional.ofNullable(level),
                 pen);
-        return Scenes.of(shot, frame, options, session.footages());
+        return Scenes.of(
+                shot, frame, options.withLifted(session.view().liftedProperty().get()), session.footages());
+    }
+
+    private Optional<OnionSkin> onion(Shot shot, String level) {
+        Set<String> levels = session.view().onionAllLevelsProperty().get()
+                ? shot.levels().stream().map(Level::id).collect(Collectors.toSet())
+                : level == null ? Set.of() : Set.of(level);
+        return levels.isEmpty()
+                ? Optional.empty()
+                : Optional.of(session.view().onionProperty().get().withLevels(levels));
     }
 
     /** With all levels but the one that is shown alone hidden. */

@@ -6,6 +6,7 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.Pick;
 import chalktrace.core.edit.PickEdits;
 import chalktrace.core.edit.PickGrip;
+import chalktrace.core.render.LiftedPiece;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
@@ -13,6 +14,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
+import javafx.animation.PauseTransition;
 import javafx.beans.InvalidationListener;
 import javafx.scene.Cursor;
 import javafx.scene.Node;
@@ -21,6 +24,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
+import javafx.util.Duration;
 
 /**
  * Lies round what is picked: drag it to move it, a corner to scale it, a side to stretch it (with Shift: to skew it), the
@@ -30,6 +34,7 @@ final class PickFrame extends Pane {
 
     private static final double KNOB_ABOVE = 26;
     private static final double AROUND = 6;
+    private static final Duration RESTS_AFTER = Duration.millis(160);
 
     private final Session session;
     private final BoardView board;
@@ -41,6 +46,7 @@ final class PickFrame extends Pane {
     private final Circle middle = grip(5);
     private Optional<Point2D> chosenMiddle = Optional.empty();
     private Pick pickOfMiddle;
+    private final PauseTransition resting = new PauseTransition(RESTS_AFTER);
     private Optional<PickGrip> grip = Optional.empty();
     private Optional<Edit> dragged = Optional.empty();
 
@@ -72,6 +78,7 @@ final class PickFrame extends Pane {
         getChildren().addAll(corners);
         getChildren().addAll(sides);
         setPickOnBounds(false);
+        resting.setOnFinished(rested -> settle());
         drags(edge, "move", (hold, event) -> hold.movedTo(at(event)));
         drags(knob, "turn", (hold, event) -> hold.turnedTo(at(event), event.isShiftDown()));
         middle.setOnMouseDragged(event -> {
@@ -102,18 +109,23 @@ final class PickFrame extends Pane {
             pickOfMiddle = pick;
         }
         if (shown) {
-            show(session.picking().bounds(session.document().shown()));
+            List<LiftedPiece> lifted = session.view().liftedProperty().get();
+            show(
+                    session.picking().bounds(session.document().shown()),
+                    lifted.isEmpty() ? new AffineTransform() : lifted.get(0).change());
         }
     }
 
-    private void show(Rectangle2D box) {
+    /** @param moved how what is picked is moved for now */
+    private void show(Rectangle2D box, AffineTransform moved) {
         double around = AROUND / board.scale();
         double[] xs = {box.getMinX() - around, box.getMaxX() + around, box.getMaxX() + around, box.getMinX() - around};
         double[] ys = {box.getMinY() - around, box.getMinY() - around, box.getMaxY() + around, box.getMaxY() + around};
         edge.getPoints().clear();
         Point2D[] onBoard = new Point2D[4];
         for (int i = 0; i < 4; i++) {
-            onBoard[i] = board.toBoard(xs[i], ys[i]);
+            Point2D corner = moved.transform(new Point2D.Double(xs[i], ys[i]), null);
+            onBoard[i] = board.toBoard(corner.getX(), corner.getY());
             edge.getPoints().addAll(onBoard[i].getX(), onBoard[i].getY());
             place(corners.get(i), onBoard[i]);
         }
@@ -162,21 +174,49 @@ final class PickFrame extends Pane {
         return board.toShot(place.getX(), place.getY());
     }
 
+    private List<LiftedPiece> lifted(UnaryOperator<LiftedPiece> change) {
+        List<LiftedPiece> now = session.view().liftedProperty().get();
+        List<LiftedPiece> pieces = now.isEmpty()
+                ? session.picking().picks().stream()
+                        .map(pick -> pick.apart(session.shot()))
+                        .toList()
+                : now;
+        return pieces.stream().map(change).toList();
+    }
+
+    /** Where a drag rests, exact lines are shown. */
+    private void settle() {
+        dragged.ifPresent(edit -> {
+            session.view().liftedProperty().set(List.of());
+            session.document().preview(edit);
+        });
+    }
+
     private void drags(Node node, String name, BiFunction<PickGrip, MouseEvent, AffineTransform> drag) {
         node.setOnMousePressed(event -> {
             grip = Optional.of(new PickGrip(middleOf(session.picking().bounds(session.shot())), at(event)));
             dragged = Optional.empty();
+            // Both parts are made ready before the drag begins.
+            session.view()
+                    .liftedProperty()
+                    .set(session.picking().picks().stream()
+                            .map(pick -> pick.apart(session.shot()))
+                            .toList());
             event.consume();
         });
         node.setOnMouseDragged(event -> {
             grip.ifPresent(hold -> {
                 AffineTransform change = drag.apply(hold, event);
                 dragged = Optional.of(session.picking().all(pick -> PickEdits.transform(name, pick, change)));
-                session.document().preview(dragged.get());
+                session.document().preview(null);
+                session.view().liftedProperty().set(lifted(piece -> piece.withChange(change)));
+                resting.playFromStart();
             });
             event.consume();
         });
         node.setOnMouseReleased(event -> {
+            resting.stop();
+            session.view().liftedProperty().set(List.of());
             session.document().preview(null);
             dragged.ifPresent(session.document()::apply);
             dragged = Optional.empty();

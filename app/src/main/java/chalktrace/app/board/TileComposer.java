@@ -24,11 +24,16 @@ final class TileComposer {
     private static final int THREADS =
             Math.max(1, Math.min(4, Runtime.getRuntime().availableProcessors()));
 
-    private record Pass(Scene scene, Viewpoint view, Set<Tile> tiles, Runnable shown) {}
+    private record Pass(Scene scene, Viewpoint view, boolean quick, Set<Tile> tiles, Runnable shown) {}
 
     private final FrameComposer composer;
     private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, task -> {
         Thread made = new Thread(task, "compose");
+        made.setDaemon(true);
+        return made;
+    });
+    private final ExecutorService warming = Executors.newSingleThreadExecutor(task -> {
+        Thread made = new Thread(task, "make ready");
         made.setDaemon(true);
         return made;
     });
@@ -41,12 +46,29 @@ final class TileComposer {
 
     /** Asks for a scene on some tiles. On the FX thread. @param shown runs when they are on screen */
     void compose(Scene scene, Viewpoint view, List<Tile> tiles, Runnable shown) {
+        compose(scene, view, false, tiles, shown);
+    }
+
+    /** As {@link #compose(Scene, Viewpoint, List, Runnable)}. @param quick whether what is at hand of drawings serves */
+    void compose(Scene scene, Viewpoint view, boolean quick, List<Tile> tiles, Runnable shown) {
         Set<Tile> all = new LinkedHashSet<>(tiles);
         if (waiting != null) {
             all.addAll(waiting.tiles);
         }
-        waiting = new Pass(scene, view, all, shown);
+        waiting = new Pass(scene, view, quick, all, shown);
         startNext();
+    }
+
+    /** Makes what drawings of a scene lack, beside what goes on. On the FX thread. @param then runs there when it is done */
+    void warm(Scene scene, Viewpoint view, Runnable then) {
+        warming.execute(() -> {
+            try {
+                composer.warm(scene, view);
+            } catch (RuntimeException e) {
+                LOG.log(Level.SEVERE, "drawings could not be made ready", e);
+            }
+            Platform.runLater(then);
+        });
     }
 
     /** Forgets what waits, such as tiles that are gone. */
@@ -56,6 +78,7 @@ final class TileComposer {
 
     void close() {
         threads.shutdownNow();
+        warming.shutdownNow();
     }
 
     private void startNext() {
@@ -72,7 +95,7 @@ final class TileComposer {
         for (Tile tile : pass.tiles) {
             threads.execute(() -> {
                 try {
-                    composer.compose(pass.scene, pass.view, tile.target());
+                    composer.compose(pass.scene, pass.view, tile.target(), pass.quick);
                 } catch (RuntimeException e) {
                     LOG.log(Level.SEVERE, "a tile could not be composed", e);
                 } finally {

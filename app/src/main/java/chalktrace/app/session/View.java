@@ -1,6 +1,9 @@
 package chalktrace.app.session;
 
+import chalktrace.core.render.LiftedPiece;
+import chalktrace.core.render.OnionSkin;
 import chalktrace.core.stroke.Ink;
+import java.util.List;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.IntegerProperty;
@@ -84,6 +87,9 @@ public final class View {
     private final BooleanProperty pickAcross = new SimpleBooleanProperty();
     private final StringProperty placing = new SimpleStringProperty();
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.TRACE);
+    private final ObjectProperty<List<LiftedPiece>> lifted = new SimpleObjectProperty<>(List.of());
+    private final ObjectProperty<OnionSkin> onion = new SimpleObjectProperty<>(OnionSkin.usual(""));
+    private final BooleanProperty onionAllLevels = new SimpleBooleanProperty();
     private final BooleanProperty onionSkin = new SimpleBooleanProperty(true);
     private final BooleanProperty footageHidden = new SimpleBooleanProperty();
     private final BooleanProperty wholeWindow = new SimpleBooleanProperty();
@@ -154,6 +160,21 @@ public final class View {
 
     public ObjectProperty<Step> stepProperty() {
         return step;
+    }
+
+    /** The pieces of drawings that are being dragged; empty while none is. */
+    public ObjectProperty<List<LiftedPiece>> liftedProperty() {
+        return lifted;
+    }
+
+    /** How neighbours shine through; on which levels is said by the level in hand and {@link #onionAllLevelsProperty}. */
+    public ObjectProperty<OnionSkin> onionProperty() {
+        return onion;
+    }
+
+    /** Whether neighbours shine through on all levels, and not on the current one only. */
+    public BooleanProperty onionAllLevelsProperty() {
+        return onionAllLevels;
     }
 
     public BooleanProperty onionSkinProperty() {

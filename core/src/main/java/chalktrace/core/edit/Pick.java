@@ -1,6 +1,7 @@
 package chalktrace.core.edit;
 
 import chalktrace.core.fill.Fill;
+import chalktrace.core.render.LiftedPiece;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
@@ -197,6 +198,31 @@ public record Pick(
                         .sorted()
                         .map(i -> from.pictures().get(i).transformed(toShot))
                         .toList());
+    }
+
+    /** What is picked apart from the rest of its drawing, for showing it while it is dragged. */
+    public LiftedPiece apart(Shot shot) {
+        Drawing from = drawingIn(shot).orElseThrow();
+        return new LiftedPiece(
+                level,
+                new Drawing(
+                        from.number(),
+                        some(from.strokes(), strokes, false),
+                        some(from.fills(), fills, false),
+                        some(from.pictures(), pictures, false)),
+                new Drawing(
+                        from.number(),
+                        some(from.strokes(), strokes, true),
+                        some(from.fills(), fills, true),
+                        some(from.pictures(), pictures, true)),
+                new AffineTransform());
+    }
+
+    private static <T> List<T> some(List<T> all, Set<Integer> chosen, boolean those) {
+        return IntStream.range(0, all.size())
+                .filter(i -> chosen.contains(i) == those)
+                .mapToObj(all::get)
+                .toList();
     }
 
     /** The box around what is picked, on the picture. */

@@ -21,6 +21,12 @@ final class Blend {
         return above + scale(below, 256 - alpha - (alpha >> 7)) | 0xFF000000;
     }
 
+    /** A premultiplied word laid over another that may be clear. */
+    static int overClear(int below, int above) {
+        int alpha = above >>> 24;
+        return below == 0 || alpha == 255 ? above : above + scale(below, 256 - alpha - (alpha >> 7));
+    }
+
     /** A premultiplied word multiplied onto an opaque one: white changes nothing, black gives black. */
     static int multiply(int below, int above) {
         int clear = 255 - (above >>> 24);

@@ -5,6 +5,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Placement;
 import java.awt.Rectangle;
 import java.awt.geom.AffineTransform;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,6 +14,7 @@ import java.util.Optional;
  *
  * @param multiply whether it darkens what lies under it instead of covering it
  * @param within what it shows through: only where that has something; none for everywhere
+ * @param moved how it is moved on the picture while it is dragged; else nothing
  *
  * @param chalks of the shot; the first serves strokes whose chalk is gone
  * @param opacity of the level, 0 to 1; the placement's own comes on top
@@ -24,26 +26,35 @@ public record DrawingLayer(
         Placement placement,
         double opacity,
         boolean multiply,
-        Optional<DrawingLayer> within)
+        Optional<DrawingLayer> within,
+        AffineTransform moved)
         implements SceneLayer {
 
     /** Laid over what lies under it. */
     public DrawingLayer(Drawing drawing, List<Chalk> chalks, InkLook look, Placement placement, double opacity) {
-        this(drawing, chalks, look, placement, opacity, false, Optional.empty());
+        this(drawing, chalks, look, placement, opacity, false, Optional.empty(), new AffineTransform());
+    }
+
+    /** The same, moved on the picture. */
+    DrawingLayer movedBy(AffineTransform change) {
+        return new DrawingLayer(drawing, chalks, look, placement, opacity, multiply, within, change);
     }
 
     @Override
     public void paint(Surface surface, PixelTile tile) {
         double share = opacity * placement.opacity();
-        if (!multiply && within.isEmpty()) {
+        if (!multiply && within.isEmpty() && !surface.quick()) {
             raster(surface).over(tile, share);
             return;
         }
-        int[] mine = raster(surface).alone(tile);
-        int[] mask = within.map(layer -> layer.raster(surface).alone(tile)).orElse(null);
+        int[] mine = alone(surface, tile);
+        int[] mask = within.map(layer -> layer.alone(surface, tile)).orElse(null);
         for (int y = 0; y < tile.height(); y++) {
             for (int x = 0; x < tile.width(); x++) {
                 int i = y * tile.width() + x;
+                if (mine[i] == 0) {
+                    continue;
+                }
                 int part = mask == null ? Blend.share(share) : Blend.share(share * (mask[i] >>> 24) / 255);
                 int word = Blend.scale(mine[i], part);
                 if (word != 0) {
@@ -55,18 +66,59 @@ public record DrawingLayer(
         }
     }
 
+    private int[] alone(Surface surface, PixelTile tile) {
+        if (surface.quick()) {
+            Optional<RasterCache.Near> near = surface.rasters().near(drawing, key(surface), toDevice(surface));
+            if (near.isPresent()) {
+                return near.get().change().isIdentity()
+                        ? near.get().raster().alone(tile)
+                        : near.get().raster().alone(tile, near.get().change());
+            }
+        }
+        return raster(surface).alone(tile);
+    }
+
+    /** Makes its raster, if it is not at hand. */
+    void warm(Surface surface) {
+        raster(surface);
+        within.ifPresent(layer -> layer.warm(surface));
+    }
+
     private Raster raster(Surface surface) {
+        AffineTransform toDevice = toDevice(surface);
+        return surface.rasters().get(drawing, key(surface), toDevice, () -> {
+            List<Drawing> pieces = surface.rasters().pieces(drawing);
+            List<Raster> made = new ArrayList<>();
+            for (Drawing piece : pieces) {
+                made.add(
+                        pieces.size() == 1
+                                ? painted(piece, toDevice, surface)
+                                : surface.rasters()
+                                        .get(piece, key(surface), toDevice, () -> painted(piece, toDevice, surface)));
+            }
+            return Raster.merged(made);
+        });
+    }
+
+    private Raster painted(Drawing what, AffineTransform toDevice, Surface surface) {
+        return StrokePainter.paint(what, this::chalk, look, toDevice, whole(surface));
+    }
+
+    private AffineTransform toDevice(Surface surface) {
         AffineTransform toDevice = surface.view().toDevice();
+        toDevice.concatenate(moved);
         toDevice.concatenate(
                 placement.transform(surface.size().width() / 2.0, surface.size().height() / 2.0));
-        Rectangle whole =
-                new Rectangle(0, 0, surface.view().width(), surface.view().height());
-        return surface.rasters()
-                .get(
-                        drawing,
-                        List.of(look, chalks, whole),
-                        toDevice,
-                        () -> StrokePainter.paint(drawing, this::chalk, look, toDevice, whole));
+        return toDevice;
+    }
+
+    /** All that changes its pixels besides the drawing and the transform. */
+    private Object key(Surface surface) {
+        return List.of(look, chalks, whole(surface));
+    }
+
+    private static Rectangle whole(Surface surface) {
+        return new Rectangle(0, 0, surface.view().width(), surface.view().height());
     }
 
     private Chalk chalk(String id) {

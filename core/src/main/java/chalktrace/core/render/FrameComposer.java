@@ -14,6 +14,7 @@ public final class FrameComposer {
     private static final int DIMMED = 160;
 
     private final RasterCache rasters;
+    private final GroundCache ground = new GroundCache();
     private final Supplier<Rgb> surroundNow;
 
     /** @param surround the colour beside the picture */
@@ -29,7 +30,27 @@ public final class FrameComposer {
 
     /** Paints every pixel of the tile. */
     public void compose(Scene scene, Viewpoint view, PixelTile tile) {
-        Surface surface = new Surface(scene.size(), view, rasters);
+        compose(scene, view, tile, false);
+    }
+
+    /** Makes what drawings of a scene lack, so that composing it then takes no time for that. */
+    public void warm(Scene scene, Viewpoint view) {
+        Surface surface = new Surface(scene.size(), view, rasters, false);
+        for (SceneLayer layer : scene.layers()) {
+            if (layer instanceof DrawingLayer drawing) {
+                drawing.warm(surface);
+            }
+        }
+    }
+
+    /**
+     * Paints every pixel of the tile.
+     *
+     * @param quick whether drawings that were rasterised for another view are shown from that, as while a view is moved: not
+     *     as sharp, but at once
+     */
+    public void compose(Scene scene, Viewpoint view, PixelTile tile, boolean quick) {
+        Surface surface = new Surface(scene.size(), view, rasters, quick);
         int surround = surroundNow.get().argb();
         boolean paperCoversIt =
                 scene.hasPaper() && view.degrees() == 0 && surface.picture().contains(tile.bounds());
@@ -39,7 +60,8 @@ public final class FrameComposer {
                 Arrays.fill(tile.pixels(), from, from + tile.width(), surround);
             }
         }
-        for (SceneLayer layer : scene.layers()) {
+        for (SceneLayer layer : scene.layers()
+                .subList(ground.paint(scene, surface, tile), scene.layers().size())) {
             layer.paint(surface, tile);
         }
         if (scene.hasPaper() && !paperCoversIt) {

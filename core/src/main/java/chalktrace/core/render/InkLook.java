@@ -2,32 +2,28 @@ package chalktrace.core.render;
 
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
+import java.util.Optional;
 
-/** How the strokes of a drawing are shown: in their chalks, or as an onion skin in one colour. */
-public enum InkLook {
-    CHALK(null, false),
-    /** An earlier drawing: solid. */
-    EARLIER(new Rgb(0x2F, 0xA1, 0x98), false),
-    /** A later drawing: broken, so that colour is not the only sign. */
-    LATER(new Rgb(0xA4, 0x5B, 0xB0), true);
+/**
+ * How the strokes of a drawing are shown: in their chalks, or as an onion skin in one colour.
+ *
+ * @param color of an onion skin; none for the chalks' own
+ * @param broken whether lines are broken, so that colour is not the only sign
+ * @param outlines whether lines are thin, whatever their chalk
+ */
+record InkLook(Optional<Rgb> color, boolean broken, boolean outlines) {
 
-    private final Rgb color;
-    private final boolean broken;
+    static final InkLook CHALK = new InkLook(Optional.empty(), false, false);
 
-    InkLook(Rgb color, boolean broken) {
-        this.color = color;
-        this.broken = broken;
+    boolean isChalk() {
+        return color.isEmpty();
     }
 
     Rgb color(Chalk chalk) {
-        return color == null ? chalk.color() : color;
+        return color.orElse(chalk.color());
     }
 
     double opacity(Chalk chalk) {
-        return color == null ? chalk.opacity() : 1;
-    }
-
-    boolean isBroken() {
-        return broken;
+        return isChalk() ? chalk.opacity() : 1;
     }
 }

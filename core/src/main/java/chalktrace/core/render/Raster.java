@@ -1,7 +1,11 @@
 package chalktrace.core.render;
 
 import java.awt.Rectangle;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
+import java.lang.ref.SoftReference;
 import java.util.Arrays;
+import java.util.List;
 
 /**
  * Painted pixels of a surface: premultiplied ARGB words. A drawing is mostly bare, so only runs of painted words are kept,
@@ -20,6 +24,7 @@ final class Raster {
     private final int[] runX;
     private final int[] runStart;
     private final int[] words;
+    private volatile SoftReference<Plain> plain = new SoftReference<>(null);
 
     private Raster(int top, int height, int[] firstRunOfRow, int[] runX, int[] runStart, int[] words) {
         this.top = top;
@@ -40,6 +45,40 @@ final class Raster {
             built.row(y, pixels, y * stride, area.width, area.x);
         }
         return built.build(area);
+    }
+
+    /** Rasters laid over each other, the first at the bottom. */
+    static Raster merged(List<Raster> all) {
+        List<Raster> some =
+                all.stream().filter(raster -> raster.runX.length > 0).toList();
+        if (some.size() < 2) {
+            return some.isEmpty() ? NOTHING : some.get(0);
+        }
+        Rectangle area =
+                some.stream().map(Raster::area).reduce(Rectangle::union).orElseThrow();
+        int[] pixels = new int[area.width * area.height];
+        for (Raster raster : some) {
+            for (int y = 0; y < raster.height; y++) {
+                int row = (raster.top + y - area.y) * area.width - area.x;
+                for (int run = raster.firstRunOfRow[y]; run < raster.firstRunOfRow[y + 1]; run++) {
+                    int to = row + raster.runX[run];
+                    for (int i = raster.runStart[run]; i < raster.runStart[run + 1]; i++, to++) {
+                        pixels[to] = Blend.overClear(pixels[to], raster.words[i]);
+                    }
+                }
+            }
+        }
+        return of(area, pixels, area.width);
+    }
+
+    private Rectangle area() {
+        int left = Integer.MAX_VALUE;
+        int right = Integer.MIN_VALUE;
+        for (int run = 0; run < runX.length; run++) {
+            left = Math.min(left, runX[run]);
+            right = Math.max(right, runX[run] + runStart[run + 1] - runStart[run]);
+        }
+        return runX.length == 0 ? new Rectangle() : new Rectangle(left, top, right - left, height);
     }
 
     long bytes() {
@@ -86,6 +125,67 @@ final class Raster {
             }
         }
         return out;
+    }
+
+    /** As {@link #alone(PixelTile)}, seen through a change of places of the surface: the nearest pixels, not smoothed. */
+    int[] alone(PixelTile tile, AffineTransform change) {
+        int[] out = new int[tile.width() * tile.height()];
+        Plain plain = plain();
+        if (plain.area.isEmpty() || change.getDeterminant() == 0) {
+            return out;
+        }
+        AffineTransform back = new AffineTransform(change);
+        try {
+            back.invert();
+        } catch (NoninvertibleTransformException e) {
+            return out;
+        }
+        double[] start = new double[2];
+        for (int y = 0; y < tile.height(); y++) {
+            start[0] = tile.x() + 0.5;
+            start[1] = tile.y() + y + 0.5;
+            back.transform(start, 0, start, 0, 1);
+            // Fixed point of 16 bits keeps up with a row of any screen.
+            long fx = Math.round((start[0] - plain.area.x) * 65536);
+            long fy = Math.round((start[1] - plain.area.y) * 65536);
+            long stepX = Math.round(back.getScaleX() * 65536);
+            long stepY = Math.round(back.getShearY() * 65536);
+            for (int x = 0; x < tile.width(); x++) {
+                long sx = fx >> 16;
+                long sy = fy >> 16;
+                if (sx >= 0 && sy >= 0 && sx < plain.area.width && sy < plain.area.height) {
+                    out[y * tile.width() + x] = plain.words[(int) sy * plain.area.width + (int) sx];
+                }
+                fx += stepX;
+                fy += stepY;
+            }
+        }
+        return out;
+    }
+
+    /** All words of the box around what is painted, row after row, for reaching any pixel at once. */
+    private record Plain(Rectangle area, int[] words) {}
+
+    private Plain plain() {
+        Plain known = plain.get();
+        if (known != null) {
+            return known;
+        }
+        Rectangle area = area();
+        int[] all = new int[area.width * area.height];
+        for (int y = 0; y < area.height; y++) {
+            for (int run = firstRunOfRow[y]; run < firstRunOfRow[y + 1]; run++) {
+                System.arraycopy(
+                        words,
+                        runStart[run],
+                        all,
+                        y * area.width + runX[run] - area.x,
+                        runStart[run + 1] - runStart[run]);
+            }
+        }
+        Plain made = new Plain(area, all);
+        plain = new SoftReference<>(made);
+        return made;
     }
 
     private void lay(int from, int[] below, int at, int count, int share) {

@@ -2,10 +2,13 @@ package chalktrace.core.render;
 
 import chalktrace.core.shot.Drawing;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
 import java.lang.ref.WeakReference;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Supplier;
 
 /**
@@ -17,6 +20,7 @@ public final class RasterCache {
 
     private final long budget;
     private final Map<Key, Entry> entries = new LinkedHashMap<>(64, 0.75f, true);
+    private final StrokeChunks chunks = new StrokeChunks();
     private long bytes;
 
     public RasterCache(long budgetBytes) {
@@ -39,6 +43,42 @@ public final class RasterCache {
                 count(entry.raster);
             }
             return entry.raster;
+        }
+    }
+
+    /** The pieces of a drawing, each the same object as long as it stays the same. */
+    List<Drawing> pieces(Drawing drawing) {
+        return chunks.of(drawing);
+    }
+
+    /** A raster that is at hand, made for another transform. @param change from its places to the wanted ones */
+    record Near(Raster raster, AffineTransform change) {}
+
+    /** The raster of a drawing as it is wanted, or the latest that was made of it; empty when there is none yet. */
+    Optional<Near> near(Drawing drawing, Object look, AffineTransform transform) {
+        Raster found = null;
+        AffineTransform made = null;
+        synchronized (entries) {
+            for (Map.Entry<Key, Entry> entry : entries.entrySet()) {
+                Key key = entry.getKey();
+                if (entry.getValue().raster != null && key.isOf(drawing) && key.look.equals(look)) {
+                    found = entry.getValue().raster;
+                    made = key.transform;
+                    if (made.equals(transform)) {
+                        break;
+                    }
+                }
+            }
+        }
+        if (found == null) {
+            return Optional.empty();
+        }
+        try {
+            AffineTransform change = new AffineTransform(transform);
+            change.concatenate(made.createInverse());
+            return Optional.of(new Near(found, made.equals(transform) ? new AffineTransform() : change));
+        } catch (NoninvertibleTransformException e) {
+            return Optional.empty();
         }
     }
 
@@ -71,6 +111,10 @@ public final class RasterCache {
             this.look = look;
             this.transform = transform;
             this.hash = 31 * (31 * System.identityHashCode(drawing) + look.hashCode()) + transform.hashCode();
+        }
+
+        boolean isOf(Drawing other) {
+            return drawing.get() == other;
         }
 
         @Override

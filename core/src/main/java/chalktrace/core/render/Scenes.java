@@ -11,14 +11,13 @@ import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.speech.MouthChart;
+import java.awt.geom.AffineTransform;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** Says what a frame of a shot shows. */
 public final class Scenes {
-
-    private static final double ONION_OPACITY = 0.6;
 
     private Scenes() {}
 
@@ -34,10 +33,10 @@ public final class Scenes {
             if (!shot.isShown(level)) {
                 continue;
             }
-            if (options.onionOf().filter(level.id()::equals).isPresent()) {
-                addOnion(shot, level, frame, layers);
-            }
-            styled(shot, i, frame, options).ifPresent(layers::add);
+            options.onion()
+                    .filter(onion -> onion.levels().contains(level.id()))
+                    .ifPresent(onion -> addOnion(shot, level, frame, onion, layers));
+            addDrawing(shot, i, frame, options, layers);
             if (options.penOn().filter(level.id()::equals).isPresent()) {
                 options.livePen().ifPresent(layers::add);
             }
@@ -67,13 +66,31 @@ public final class Scenes {
         }
     }
 
-    private static void addOnion(Shot shot, Level level, int frame, List<SceneLayer> layers) {
-        neighbour(level, frame, -1)
-                .flatMap(run -> layer(shot, level, run, InkLook.EARLIER, ONION_OPACITY))
-                .ifPresent(layers::add);
-        neighbour(level, frame, 1)
-                .flatMap(run -> layer(shot, level, run, InkLook.LATER, ONION_OPACITY))
-                .ifPresent(layers::add);
+    private static void addOnion(Shot shot, Level level, int frame, OnionSkin onion, List<SceneLayer> layers) {
+        for (OnionSkin.Neighbour neighbour : onion.neighbours(shot, level, frame)) {
+            level.drawing(neighbour.run().drawing())
+                    .map(drawing -> new DrawingLayer(
+                            drawing,
+                            shot.chalks(),
+                            onion.look(neighbour.later(), shot.setup().paper()),
+                            laidOver(shot, neighbour),
+                            neighbour.opacity()))
+                    .ifPresent(layers::add);
+        }
+    }
+
+    /** As it is placed in its showing, and then moved and turned for the time of looking. */
+    private static Placement laidOver(Shot shot, OnionSkin.Neighbour neighbour) {
+        Placement own = neighbour.run().placement();
+        Placement laid = neighbour.laid();
+        if (laid.equals(Placement.AS_IS)) {
+            return own;
+        }
+        // Both turn about the picture's middle: the own move is turned along.
+        double angle = Math.toRadians(laid.degrees());
+        double x = laid.x() + laid.scale() * (own.x() * Math.cos(angle) - own.y() * Math.sin(angle));
+        double y = laid.y() + laid.scale() * (own.x() * Math.sin(angle) + own.y() * Math.cos(angle));
+        return new Placement(x, y, own.scale() * laid.scale(), own.degrees() + laid.degrees(), own.opacity());
     }
 
     private static void addMouth(Shot shot, int frame, List<SceneLayer> layers) {
@@ -82,6 +99,27 @@ public final class Scenes {
                 .flatMap(place -> shot.mouthAt(frame)
                         .map(span -> new MouthLayer(MouthChart.shipped().shape(span.shape()), place)))
                 .ifPresent(layers::add);
+    }
+
+    /** What a level shows; of a drawing of which a piece is dragged, the rest and the piece in front of it. */
+    private static void addDrawing(Shot shot, int index, int frame, SceneOptions options, List<SceneLayer> layers) {
+        Level level = shot.levels().get(index);
+        Optional<LiftedPiece> lifted = options.lifted().stream()
+                .filter(piece -> piece.level().equals(level.id()))
+                .filter(piece -> level.drawingAt(frame)
+                        .filter(drawing -> drawing.number() == piece.rest().number())
+                        .isPresent())
+                .findFirst();
+        if (lifted.isEmpty()) {
+            styled(shot, index, frame, options).ifPresent(layers::add);
+            return;
+        }
+        for (Drawing part : List.of(lifted.get().rest(), lifted.get().piece())) {
+            AffineTransform change = part == lifted.get().piece() ? lifted.get().change() : new AffineTransform();
+            styled(shot.withLevel(level.id(), l -> l.with(part)), index, frame, options)
+                    .map(layer -> layer.movedBy(change))
+                    .ifPresent(layers::add);
+        }
     }
 
     /** What a level shows, in its own style. */
@@ -111,7 +149,8 @@ public final class Scenes {
                 run.get().placement(),
                 shot.opacityOf(level),
                 style.multiply(),
-                within));
+                within,
+                new AffineTransform()));
     }
 
     /** The shot's chalks as a level shows them: tinted, and lines that only bound areas as they look while one works, or not at all. */
@@ -125,27 +164,5 @@ public final class Scenes {
                         ? chalk
                         : options.finished() ? chalk.withOpacity(0) : chalk.withColor(Chalk.SIGNAL))
                 .toList();
-    }
-
-    private static Optional<SceneLayer> layer(Shot shot, Level level, Exposure run, InkLook look, double opacity) {
-        return level.drawing(run.drawing())
-                .map(drawing -> new DrawingLayer(drawing, shot.chalks(), look, run.placement(), opacity));
-    }
-
-    /** The nearest showing before or after the one at a frame that shows another drawing. */
-    private static Optional<Exposure> neighbour(Level level, int frame, int direction) {
-        int here = level.exposures().at(frame).map(Exposure::drawing).orElse(Exposure.BLANK);
-        List<Exposure> runs = level.exposures().runs();
-        Optional<Exposure> found = Optional.empty();
-        for (Exposure run : runs) {
-            boolean other =
-                    !run.isBlank() && run.drawing() != here && !run.range().contains(frame);
-            if (other && direction < 0 && run.start() < frame) {
-                found = Optional.of(run);
-            } else if (other && direction > 0 && run.start() > frame) {
-                return Optional.of(run);
-            }
-        }
-        return found;
     }
 }

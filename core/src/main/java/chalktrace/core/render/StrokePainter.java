@@ -30,6 +30,8 @@ final class StrokePainter {
 
     private static final float DASH_PX = 9;
     private static final float GAP_PX = 6;
+    private static final float OUTLINE_PX = 1.2f;
+    private static final double BROKEN_SHARE = 0.6;
 
     /** Something that paints itself, in device pixels. */
     private interface Inked {
@@ -48,7 +50,7 @@ final class StrokePainter {
         double scale = Math.sqrt(Math.abs(toDevice.getDeterminant()));
         List<Inked> inked = new ArrayList<>();
         Rectangle2D covered = new Rectangle2D.Double();
-        if (look == InkLook.CHALK) {
+        if (look.isChalk()) {
             for (PastedPicture picture : drawing.pictures()) {
                 covered = joined(covered, toDevice.createTransformedShape(picture.edge()));
                 inked.add(graphics -> paint(picture, toDevice, graphics));
@@ -62,11 +64,11 @@ final class StrokePainter {
         for (Stroke stroke : drawing.strokes()) {
             Chalk chalk = chalks.apply(stroke.chalk());
             Shape shape = toDevice.createTransformedShape(
-                    look.isBroken()
-                            ? broken(stroke.curve(), chalk.line(), scale)
+                    look.broken() || look.outlines()
+                            ? thin(stroke.curve(), chalk.line(), look, scale)
                             : StrokeOutline.of(stroke.curve(), chalk.line(), scale));
             covered = joined(covered, shape);
-            boolean faded = look == InkLook.CHALK && chalk.line().faintest() < 1;
+            boolean faded = look.isChalk() && chalk.line().faintest() < 1;
             inked.add(
                     faded
                             ? faded(
@@ -122,7 +124,7 @@ final class StrokePainter {
 
     private static Paint paint(Chalk chalk, InkLook look, double share, AffineTransform toDevice) {
         Color color = color(chalk.withOpacity(chalk.opacity() * share), look);
-        boolean dry = look == InkLook.CHALK && chalk.line().tip() == LineShape.Tip.DRY;
+        boolean dry = look.isChalk() && chalk.line().tip() == LineShape.Tip.DRY;
         return dry ? Grain.of(color, toDevice) : color;
     }
 
@@ -131,18 +133,21 @@ final class StrokePainter {
         return new Color(rgb.red(), rgb.green(), rgb.blue(), (int) Math.round(255 * look.opacity(chalk)));
     }
 
-    /** The middle line in dashes that look the same at every zoom. */
-    private static Shape broken(Curve curve, LineShape line, double scale) {
+    /** The middle line, thin or broken in dashes that look the same at every zoom. */
+    private static Shape thin(Curve curve, LineShape line, InkLook look, double scale) {
         if (curve.segments() == 0) {
             return StrokeOutline.of(curve, line, scale);
         }
         float onScreen = (float) (1 / scale);
+        float width = look.outlines()
+                ? OUTLINE_PX * onScreen
+                : (float) Math.max(line.width() * BROKEN_SHARE, OUTLINE_PX * onScreen);
         return new BasicStroke(
-                        (float) Math.max(line.width() * 0.6, 1.2 * onScreen),
+                        width,
                         BasicStroke.CAP_BUTT,
                         BasicStroke.JOIN_ROUND,
                         10,
-                        new float[] {DASH_PX * onScreen, GAP_PX * onScreen},
+                        look.broken() ? new float[] {DASH_PX * onScreen, GAP_PX * onScreen} : null,
                         0)
                 .createStrokedShape(curve.path());
     }

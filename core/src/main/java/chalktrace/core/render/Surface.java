@@ -12,8 +12,9 @@ import java.awt.geom.Rectangle2D;
  * @param size of the shot
  * @param view from shot pixels to device pixels
  * @param rasters drawings that are rasterised already
+ * @param quick whether what is at hand of a drawing, made for another view, serves for now
  */
-record Surface(PictureSize size, Viewpoint view, RasterCache rasters) {
+record Surface(PictureSize size, Viewpoint view, RasterCache rasters, boolean quick) {
 
     /** The device pixels whose middle lies on the picture; for a turned view, the box around them. */
     Rectangle picture() {

@@ -2,6 +2,8 @@ package chalktrace.core.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.PickEdits;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.picture.ArgbPicture;
@@ -27,6 +29,8 @@ import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
+import java.awt.geom.AffineTransform;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -42,7 +46,7 @@ class FrameComposerTest {
     private static final FootagePictures NO_FOOTAGE = (footage, frame) -> Optional.empty();
     private static final SceneOptions EXPORT = SceneOptions.export(true);
     private static final SceneOptions ONION =
-            new SceneOptions(true, Optional.of(Shots.LEVEL), Optional.empty(), Optional.empty());
+            new SceneOptions(true, Optional.of(OnionSkin.usual(Shots.LEVEL)), Optional.empty(), Optional.empty());
 
     private static int[] whole(Shot shot, int frame, SceneOptions options, FootagePictures pictures) {
         return composer().composeWhole(Scenes.of(shot, frame, options, pictures));
@@ -429,5 +433,74 @@ class FrameComposerTest {
             }
         }
         return words;
+    }
+
+    @Test
+    void aFullDrawingChangedByAStrokeLooksAsIfItWerePaintedAnew() {
+        List<Stroke> strokes = new ArrayList<>();
+        for (int i = 0; i < 200; i++) {
+            strokes.add(Shots.line(i, 10 + i % 150, 300 - i, 170 - i % 140).withChalk("chalk-" + (1 + i % 6)));
+        }
+        Shot full = withStrokes(strokes);
+        FrameComposer composer = composer();
+        composer.composeWhole(Scenes.of(full, 0, EXPORT, NO_FOOTAGE));
+        List<Stroke> fewer = new ArrayList<>(strokes);
+        fewer.remove(70);
+        fewer.add(Shots.line(5, 5, 310, 170));
+        Shot changed = withStrokes(fewer);
+        int[] afterwards = composer.composeWhole(Scenes.of(changed, 0, EXPORT, NO_FOOTAGE));
+        int[] anew = composer().composeWhole(Scenes.of(changed, 0, EXPORT, NO_FOOTAGE));
+        assertThat(afterwards).isEqualTo(anew);
+    }
+
+    @Test
+    void whileAViewIsMovedWhatIsAtHandServesAndItIsTheSameForWholePixels() {
+        Shot shot = lines(Exposure.of(0, 1, 2));
+        Scene scene = Scenes.of(shot, 0, EXPORT, NO_FOOTAGE);
+        FrameComposer composer = composer();
+        Viewpoint before = new Viewpoint(1, 0, 40, 20, 400, 260);
+        int[] pixels = new int[400 * 260];
+        composer.compose(scene, before, PixelTile.whole(pixels, 400, 260));
+        int[] quick = new int[400 * 260];
+        int[] exact = new int[400 * 260];
+        Viewpoint moved = before.moved(7, -5);
+        composer.compose(scene, moved, PixelTile.whole(quick, 400, 260), true);
+        composer().compose(scene, moved, PixelTile.whole(exact, 400, 260));
+        assertThat(quick).isEqualTo(exact);
+    }
+
+    @Test
+    void aPieceThatIsDraggedLooksAsItWillWhenItIsLetGo() {
+        Shot shot = withStrokes(List.of(Shots.line(10, 20, 100, 20), Shots.line(10, 60, 100, 60)));
+        Pick pick = Pick.at(shot, Shots.LEVEL, 0, 50, 60, 3).orElseThrow();
+        AffineTransform change = AffineTransform.getTranslateInstance(30, 40);
+        Shot dropped = PickEdits.transform("move", pick, change).change().apply(shot);
+        SceneOptions dragging = EXPORT.withLifted(List.of(pick.apart(shot).withChange(change)));
+        assertThat(whole(shot, 0, dragging, NO_FOOTAGE)).isEqualTo(whole(dropped, 0, EXPORT, NO_FOOTAGE));
+    }
+
+    @Test
+    void footageUnderChangingDrawingsIsComposedAnewWhenItChanges() {
+        Shot shot = withStrokes(List.of(Shots.line(10, 20, 100, 20))).withFootage(List.of(halves()));
+        FrameComposer composer = composer();
+        FootagePictures red = flat(0xFFFF0000);
+        FootagePictures blue = flat(0xFF0000FF);
+        composer.composeWhole(Scenes.of(shot, 0, EXPORT, red));
+        int[] again = composer.composeWhole(Scenes.of(shot, 0, EXPORT, red));
+        int[] other = composer.composeWhole(Scenes.of(shot, 0, EXPORT, blue));
+        assertThat(at(again, 200, 100)).isEqualTo(0xFFFF0000);
+        assertThat(at(other, 200, 100)).isEqualTo(0xFF0000FF);
+    }
+
+    private static FootagePictures flat(int word) {
+        int[] words = new int[16 * 9];
+        Arrays.fill(words, word);
+        FootagePictures.Shown shown =
+                new FootagePictures.Shown(new ArgbPicture(new PictureSize(16, 9), words), new PictureSize(16, 9), 0);
+        return (footage, frame) -> Optional.of(shown);
+    }
+
+    private static Shot withStrokes(List<Stroke> strokes) {
+        return lines(Exposure.of(0, 1, 1)).withLevel(Shots.LEVEL, level -> level.with(new Drawing(1, strokes)));
     }
 }

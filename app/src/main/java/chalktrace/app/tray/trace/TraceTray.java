@@ -18,7 +18,6 @@ import java.util.Map;
 import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -47,9 +46,6 @@ public final class TraceTray extends VBox {
                 Buttons.icon(Icons.REMOVE, "remove the current level", () -> session.document()
                         .apply(LevelEdits.remove(session.selection().level()))));
         levelsHead.setAlignment(Pos.BOTTOM_LEFT);
-        CheckBox onion = new CheckBox("Onion skin (W)");
-        onion.selectedProperty().bindBidirectional(session.view().onionSkinProperty());
-        onion.setFocusTraversable(false);
         getChildren()
                 .addAll(
                         levelsHead,
@@ -78,8 +74,7 @@ public final class TraceTray extends VBox {
                                                 () -> files.saveDrawing("drawing.svg")
                                                         .ifPresent(session.drawingExchange()::save)))),
                         Rows.section("Neighbours"),
-                        onion,
-                        Rows.hint("One drawing before as solid teal lines, one after as broken plum lines."));
+                        new OnionRows(session));
         Refresh.on(
                 this,
                 this::show,

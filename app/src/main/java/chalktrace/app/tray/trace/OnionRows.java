@@ -1,0 +1,219 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Colors;
+import chalktrace.app.controls.Fold;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.session.Session;
+import chalktrace.core.render.OnionSkin;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.ShotSetup;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ColorPicker;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** How neighbours of the drawing shine through: how many, what is counted, how strong, in which colours, laid over. */
+final class OnionRows extends VBox {
+
+    private final Session session;
+    private final NumberField before = new NumberField("onion-before", 1, this::counts);
+    private final NumberField after = new NumberField("onion-after", 1, this::counts);
+    private final ComboBox<OnionSkin.Step> step = new ComboBox<>();
+    private final ValueSlider strength;
+    private final ValueSlider falloff;
+    private final ValueSlider mix;
+    private final ColorPicker earlier = new ColorPicker();
+    private final ColorPicker later = new ColorPicker();
+    private final CheckBox outlines = new CheckBox("thin lines only");
+    private final Label kept = Rows.hint("");
+    private final NumberField layX = new NumberField("lay-right", 0, this::lay);
+    private final NumberField layY = new NumberField("lay-down", 0, this::lay);
+    private final NumberField layTurn = new NumberField("lay-turn", 0, this::lay);
+    private final ComboBox<Boolean> layWhich = new ComboBox<>();
+
+    OnionRows(Session session) {
+        super(6);
+        this.session = session;
+        CheckBox on = new CheckBox("Onion skin (W)");
+        on.selectedProperty().bindBidirectional(session.view().onionSkinProperty());
+        CheckBox all = new CheckBox("on all levels");
+        all.selectedProperty().bindBidirectional(session.view().onionAllLevelsProperty());
+        step.getItems().setAll(OnionSkin.Step.values());
+        step.setConverter(words(value -> value.name().toLowerCase(Locale.ROOT)));
+        step.setOnAction(event -> change(skin -> skin.withStep(step.getValue())));
+        step.setId("onion-step");
+        strength = new ValueSlider("strength", 5, 100, 0, v -> fade(v / 100, -1, -1))
+                .previewing(v -> fade(v / 100, -1, -1));
+        falloff = new ValueSlider("the next", 5, 100, 0, v -> fade(-1, v / 100, -1))
+                .previewing(v -> fade(-1, v / 100, -1));
+        mix = new ValueSlider("earlier-later", 0, 100, 0, v -> fade(-1, -1, v / 100))
+                .previewing(v -> fade(-1, -1, v / 100));
+        for (ColorPicker picker : List.of(earlier, later)) {
+            picker.setPrefWidth(56);
+            picker.setOnAction(event ->
+                    change(skin -> skin.withColors(Colors.rgb(earlier.getValue()), Colors.rgb(later.getValue()))));
+        }
+        outlines.setOnAction(event -> change(skin -> skin.withOutlines(outlines.isSelected())));
+        layWhich.getItems().setAll(false, true);
+        layWhich.setValue(false);
+        layWhich.setConverter(words(isLater -> isLater ? "the later" : "the earlier"));
+        layWhich.setOnAction(event -> show());
+        for (Control control : List.of(on, all, step, earlier, later, outlines, layWhich)) {
+            control.setFocusTraversable(false);
+        }
+        for (NumberField field : List.of(before, after, layX, layY, layTurn)) {
+            field.setPrefWidth(48);
+            field.setMinWidth(48);
+        }
+        getChildren()
+                .addAll(
+                        row(on, Rows.space(), all),
+                        row(Rows.quiet("before"), before, Rows.quiet("after"), after, step),
+                        strength,
+                        new Fold(
+                                "how neighbours look",
+                                false,
+                                Rows.hint(
+                                        "Earlier ones are solid, later ones broken lines. Their colours are made darker"
+                                                + " or lighter where the paper would swallow them."),
+                                falloff,
+                                mix,
+                                row(Rows.quiet("earlier"), earlier, Rows.quiet("later"), later),
+                                outlines,
+                                row(
+                                        Buttons.words(
+                                                "keep this frame", "it shines through wherever you are", this::keep),
+                                        Buttons.words(
+                                                "keep none",
+                                                "let go of kept frames",
+                                                () -> change(skin -> skin.withKept(Set.of())))),
+                                kept),
+                        new Fold(
+                                "lay a neighbour over",
+                                false,
+                                Rows.hint(
+                                        "Moves and turns the nearest neighbour for looking only, so that far poses lie"
+                                                + " over each other. Nothing of it is changed."),
+                                row(layWhich, Buttons.words("by middles", "middle upon middle", this::layByMiddles)),
+                                row(Rows.quiet("right"), layX, Rows.quiet("down"), layY),
+                                row(Rows.quiet("turn"), layTurn, Buttons.words("as it is", "not laid over", () -> {
+                                    change(skin -> skin.withLaid(Placement.AS_IS, Placement.AS_IS));
+                                }))));
+        Refresh.on(
+                this,
+                this::show,
+                session.view().onionProperty(),
+                session.document().shotProperty());
+    }
+
+    private void show() {
+        OnionSkin skin = skin();
+        before.set(skin.before());
+        after.set(skin.after());
+        step.setValue(skin.step());
+        strength.show(skin.strength() * 100);
+        falloff.show(skin.falloff() * 100);
+        mix.show(skin.mix() * 100);
+        earlier.setValue(Colors.of(skin.earlier()));
+        later.setValue(Colors.of(skin.later()));
+        outlines.setSelected(skin.outlines());
+        ShotSetup setup = session.shot().setup();
+        kept.setText(
+                skin.kept().isEmpty()
+                        ? "No frame is kept."
+                        : "Kept: "
+                                + skin.kept().stream()
+                                        .sorted()
+                                        .map(frame -> Integer.toString(setup.number(frame)))
+                                        .collect(Collectors.joining(", ")));
+        Placement laid = layWhich.getValue() ? skin.laidLater() : skin.laidEarlier();
+        layX.set(laid.x());
+        layY.set(laid.y());
+        layTurn.set(laid.degrees());
+    }
+
+    private void counts() {
+        change(skin -> skin.withCounts((int) before.value(), (int) after.value()));
+    }
+
+    /** A negative number leaves what is. */
+    private void fade(double newStrength, double newFalloff, double newMix) {
+        change(skin -> skin.withFading(
+                newStrength < 0 ? skin.strength() : newStrength,
+                newFalloff < 0 ? skin.falloff() : newFalloff,
+                newMix < 0 ? skin.mix() : newMix));
+    }
+
+    private void keep() {
+        Set<Integer> frames = new HashSet<>(skin().kept());
+        frames.add(session.transport().frame());
+        change(skin -> skin.withKept(frames));
+    }
+
+    private void lay() {
+        lay(Placement.AS_IS.withPosition(layX.value(), layY.value()).withDegrees(layTurn.value()));
+    }
+
+    private void lay(Placement laid) {
+        change(skin ->
+                layWhich.getValue() ? skin.withLaid(skin.laidEarlier(), laid) : skin.withLaid(laid, skin.laidLater()));
+    }
+
+    private void layByMiddles() {
+        skin().withLevels(Set.of(String.valueOf(session.selection().level())))
+                .middleUponMiddle(
+                        session.shot(),
+                        String.valueOf(session.selection().level()),
+                        session.transport().frame(),
+                        layWhich.getValue())
+                .ifPresent(this::lay);
+    }
+
+    private OnionSkin skin() {
+        return session.view().onionProperty().get();
+    }
+
+    private void change(UnaryOperator<OnionSkin> change) {
+        OnionSkin changed = change.apply(skin());
+        if (!changed.equals(skin())) {
+            session.view().onionProperty().set(changed);
+        }
+    }
+
+    private static <T> StringConverter<T> words(Function<T, String> word) {
+        return new StringConverter<>() {
+            @Override
+            public String toString(T value) {
+                return value == null ? "" : word.apply(value);
+            }
+
+            @Override
+            public T fromString(String text) {
+                return null;
+            }
+        };
+    }
+
+    private static HBox row(Node... parts) {
+        HBox row = new HBox(6, parts);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+}
