@@ -4,12 +4,14 @@ import java.io.PrintWriter;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.ScopeType;
 
 /** The command line: one piece of the work without the window. Errors are one line on standard error. */
 @Command(
         name = "chalk",
         description = "Chalk Trace: draw over moving reference, frame by frame. Without a command it opens the window.",
         mixinStandardHelpOptions = true,
+        scope = ScopeType.INHERIT,
         version = "Chalk Trace 0.1.0",
         subcommands = {
             OpenCommand.class,

@@ -8,7 +8,9 @@ import chalktrace.core.edit.PickEdits;
 import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Pixels;
+import chalktrace.core.render.DrawingPixels;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.LineShape;
@@ -24,6 +26,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import javafx.scene.image.Image;
 import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.DataFormat;
@@ -73,6 +76,7 @@ public final class DrawingExchange {
             ClipboardContent content = new ClipboardContent();
             content.put(SVG, ByteBuffer.wrap(svg));
             content.putString(new String(svg, StandardCharsets.UTF_8));
+            content.putImage(image(piece));
             Clipboard.getSystemClipboard().setContent(content);
         }
     }
@@ -167,6 +171,17 @@ public final class DrawingExchange {
         document.apply(edit.apply(landing));
         selection.pickProperty().set(PickEdits.pasted(document.shot(), landing, piece));
         view.toolProperty().set(View.Tool.PICK);
+    }
+
+    private Image image(DrawingPiece piece) {
+        Pixels pixels =
+                DrawingPixels.of(new Drawing(1, piece.strokes(), piece.fills(), piece.pictures()), document.shot());
+        int width = pixels.size().width();
+        int height = pixels.size().height();
+        WritableImage image = new WritableImage(width, height);
+        image.getPixelWriter()
+                .setPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels.toArray(), 0, width);
+        return image;
     }
 
     private static Optional<byte[]> svg(Clipboard clipboard) {

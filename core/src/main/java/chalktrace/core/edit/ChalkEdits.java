@@ -4,6 +4,7 @@ import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
+import chalktrace.core.time.FrameRange;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -37,21 +38,32 @@ public final class ChalkEdits {
                         .toList()));
     }
 
-    /** Draws all that one chalk has drawn and painted, on all levels or one, with another; the chalk itself stays. */
-    public static Edit giveAllTo(String from, String to, Optional<String> onLevel) {
+    /**
+     * Draws all that one chalk has drawn and painted with another; the chalk itself stays.
+     *
+     * @param onLevel one level only; none for all
+     * @param frames only drawings that show within these; none for all. A tied drawing changes at all its places
+     */
+    public static Edit giveAllTo(String from, String to, Optional<String> onLevel, Optional<FrameRange> frames) {
         return new Edit(
                 "give strokes to another chalk",
                 shot -> shot.withLevels(shot.levels().stream()
                         .map(level ->
                                 onLevel.filter(id -> !id.equals(level.id())).isPresent() || shot.isLocked(level)
                                         ? level
-                                        : given(level, from, to))
+                                        : given(level, from, to, frames))
                         .toList()));
     }
 
-    private static Level given(Level level, String from, String to) {
+    private static Level given(Level level, String from, String to, Optional<FrameRange> frames) {
         Level out = level;
         for (Drawing drawing : level.drawings()) {
+            boolean wanted = frames.isEmpty()
+                    || level.exposures().showing(drawing.number()).stream()
+                            .anyMatch(run -> run.range().overlaps(frames.get()));
+            if (!wanted) {
+                continue;
+            }
             boolean has = drawing.strokes().stream()
                             .anyMatch(stroke -> stroke.chalk().equals(from))
                     || drawing.fills().stream().anyMatch(fill -> fill.chalk().equals(from));

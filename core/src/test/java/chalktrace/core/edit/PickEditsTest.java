@@ -148,12 +148,15 @@ class PickEditsTest {
         Shot two = shot().withLevels(List.of(
                 Shots.level(shot()),
                 Level.empty("level-2", "line").with(new Drawing(4, List.of(Shots.line(0, 0, 9, 9))))));
-        Shot all = apply(ChalkEdits.giveAllTo("chalk-1", "chalk-3", Optional.empty()), two);
+        Shot all = apply(ChalkEdits.giveAllTo("chalk-1", "chalk-3", Optional.empty(), Optional.empty()), two);
         assertThat(all.levels())
                 .allSatisfy(level -> assertThat(level.drawings().get(0).strokes())
                         .extracting(Stroke::chalk)
                         .containsOnly("chalk-3"));
-        Shot one = apply(ChalkEdits.giveAllTo("chalk-1", "chalk-3", Optional.of("level-2")), two);
+        Shot one = apply(ChalkEdits.giveAllTo("chalk-1", "chalk-3", Optional.of("level-2"), Optional.empty()), two);
+        Shot early = apply(
+                ChalkEdits.giveAllTo("chalk-1", "chalk-3", Optional.empty(), Optional.of(FrameRange.of(40, 2))), two);
+        assertThat(early.levels()).as("nothing shows on those frames").isEqualTo(two.levels());
         assertThat(one.levels().get(0)).isEqualTo(two.levels().get(0));
         assertThat(one.levels().get(1).drawings().get(0).strokes().get(0).chalk())
                 .isEqualTo("chalk-3");

@@ -9,6 +9,7 @@ import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.ChalkEdits;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.stroke.LineShape;
+import chalktrace.core.time.FrameRange;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -39,8 +40,18 @@ final class ChalkRows extends VBox {
     private final ValueSlider strength;
     private final ValueSlider faintest;
     private final PressureGraph answer;
-    private final MenuButton giveAll = new MenuButton("all its strokes become\u2026");
+    private final MenuButton giveAll = new MenuButton("they become\u2026");
+    private final ComboBox<Scope> scope = new ComboBox<>();
     private boolean showing;
+
+    /** Where strokes are given to another chalk. */
+    private enum Scope {
+        EVERYWHERE,
+        THIS_LEVEL,
+        THIS_DRAWING,
+        /** Those between which play is set to run. */
+        PLAYED_FRAMES
+    }
 
     ChalkRows(Session session) {
         super(6);
@@ -62,6 +73,10 @@ final class ChalkRows extends VBox {
         role.getItems().setAll(Chalk.Role.values());
         prepare(tip);
         prepare(role);
+        scope.getItems().setAll(Scope.values());
+        scope.setValue(Scope.EVERYWHERE);
+        scope.setId("give-scope");
+        prepare(scope);
         tip.setId("chalk-tip");
         role.setId("chalk-role");
         tip.setOnAction(event ->
@@ -111,7 +126,7 @@ final class ChalkRows extends VBox {
                         steady,
                         reach,
                         new Fold("how it answers to pressure", false, thinnest, faintest, taper, answer),
-                        giveAll);
+                        new Fold("give its strokes to another", false, scope, giveAll));
     }
 
     void show() {
@@ -177,11 +192,26 @@ final class ChalkRows extends VBox {
                         .filter(other -> !other.id().equals(mine))
                         .map(other -> {
                             MenuItem item = new MenuItem(other.name());
-                            item.setOnAction(event ->
-                                    session.document().apply(ChalkEdits.giveAllTo(mine, other.id(), Optional.empty())));
+                            item.setOnAction(event -> giveTo(mine, other.id()));
                             return item;
                         })
                         .toList());
+    }
+
+    private void giveTo(String mine, String other) {
+        int frame = session.transport().frame();
+        Optional<String> level = Optional.ofNullable(session.selection().level());
+        FrameRange within = session.transport().withinProperty().get();
+        session.document()
+                .apply(
+                        switch (scope.getValue()) {
+                            case EVERYWHERE -> ChalkEdits.giveAllTo(mine, other, Optional.empty(), Optional.empty());
+                            case THIS_LEVEL -> ChalkEdits.giveAllTo(mine, other, level, Optional.empty());
+                            case THIS_DRAWING ->
+                                ChalkEdits.giveAllTo(mine, other, level, Optional.of(FrameRange.of(frame, 1)));
+                            case PLAYED_FRAMES ->
+                                ChalkEdits.giveAllTo(mine, other, Optional.empty(), Optional.ofNullable(within));
+                        });
     }
 
     private void addLikeThis() {

@@ -84,8 +84,9 @@ final class OnionRows extends VBox {
         }
         getChildren()
                 .addAll(
-                        row(on, Rows.space(), all),
-                        row(Rows.quiet("before"), before, Rows.quiet("after"), after, step),
+                        on,
+                        row(Rows.quiet("before"), before, Rows.quiet("after"), after),
+                        row(Rows.quiet("counting"), step),
                         strength,
                         new Fold(
                                 "how neighbours look",
@@ -93,6 +94,7 @@ final class OnionRows extends VBox {
                                 Rows.hint(
                                         "Earlier ones are solid, later ones broken lines. Their colours are made darker"
                                                 + " or lighter where the paper would swallow them."),
+                                all,
                                 falloff,
                                 mix,
                                 row(Rows.quiet("earlier"), earlier, Rows.quiet("later"), later),
