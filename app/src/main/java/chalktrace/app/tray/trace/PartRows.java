@@ -22,7 +22,7 @@ final class PartRows extends VBox {
         super(6);
         this.session = session;
         name.setId("part-name");
-        name.getStyleClass().add("level-name");
+        name.getStyleClass().add("part-field");
         name.setPromptText("name of the part");
         name.setFocusTraversable(false);
         HBox.setHgrow(name, Priority.ALWAYS);

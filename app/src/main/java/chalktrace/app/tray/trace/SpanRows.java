@@ -34,7 +34,7 @@ final class SpanRows extends VBox {
     private final NumberField degrees = new NumberField("span-degrees", 0, () -> {});
     private final NumberField opacity = new NumberField("span-opacity", 100, () -> {});
     private final ComboBox<Ease> ease = new ComboBox<>();
-    private final CheckBox showings = new CheckBox("place the showings, leave the drawings");
+    private final CheckBox showings = new CheckBox("place the showings only");
     private final TreeMap<Integer, SpanMove.Key> keys = new TreeMap<>();
     private final Label keyWords = Rows.hint("");
 
@@ -77,7 +77,8 @@ final class SpanRows extends VBox {
                         row(Rows.quiet("right"), right, Rows.quiet("down"), down),
                         row(Rows.quiet("size %"), percent, Rows.quiet("turn"), degrees),
                         row(Rows.quiet("opacity %"), opacity),
-                        row(key, none, ease),
+                        row(key, none),
+                        row(Rows.quiet("between keys"), ease),
                         keyWords,
                         showings,
                         row(apply, Rows.quiet("on"), frames, Rows.quiet("frames")));
