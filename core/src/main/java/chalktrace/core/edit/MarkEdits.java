@@ -4,22 +4,50 @@ import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Mark;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Edits of marks on frames and cues in the sound. */
 public final class MarkEdits {
 
     private MarkEdits() {}
 
-    /** Turns the mark of a frame: none, key, breakdown, none. */
+    /** Turns the shot's mark of a frame: none, key, breakdown, in-between, none. */
     public static Edit turn(int frame) {
+        return turn(frame, Optional.empty());
+    }
+
+    /** As {@link #turn(int)}, of a level's own mark. */
+    public static Edit turn(int frame, Optional<String> level) {
         return new Edit("mark", shot -> {
-            Mark.Kind now = shot.markAt(frame).map(Mark::kind).orElse(null);
             List<Mark> marks = new ArrayList<>(shot.marks());
-            marks.removeIf(mark -> mark.frame() == frame);
-            if (now == null) {
-                marks.add(new Mark(frame, Mark.Kind.KEY));
-            } else if (now == Mark.Kind.KEY) {
-                marks.add(new Mark(frame, Mark.Kind.BREAKDOWN));
+            Optional<Mark> now = marks.stream()
+                    .filter(mark ->
+                            mark.frame() == frame && mark.level().equals(level) && mark.kind() != Mark.Kind.NOTE)
+                    .findFirst();
+            now.ifPresent(marks::remove);
+            now.map(Mark::kind)
+                    .map(MarkEdits::after)
+                    .orElse(Optional.of(Mark.Kind.KEY))
+                    .ifPresent(kind -> marks.add(new Mark(frame, kind, level, "")));
+            return shot.withMarks(marks);
+        });
+    }
+
+    private static Optional<Mark.Kind> after(Mark.Kind kind) {
+        return switch (kind) {
+            case KEY -> Optional.of(Mark.Kind.BREAKDOWN);
+            case BREAKDOWN -> Optional.of(Mark.Kind.INBETWEEN);
+            case INBETWEEN, NOTE -> Optional.empty();
+        };
+    }
+
+    /** Writes a note for a frame of the shot; an empty one takes it away. */
+    public static Edit note(int frame, String text) {
+        return new Edit("note", shot -> {
+            List<Mark> marks = new ArrayList<>(shot.marks());
+            marks.removeIf(mark -> mark.frame() == frame && mark.isOfShot() && mark.kind() == Mark.Kind.NOTE);
+            if (!text.isBlank()) {
+                marks.add(new Mark(frame, Mark.Kind.NOTE, Optional.empty(), text.strip()));
             }
             return shot.withMarks(marks);
         });

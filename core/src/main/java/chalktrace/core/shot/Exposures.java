@@ -100,6 +100,32 @@ public record Exposures(List<Exposure> runs) {
         return new Exposures(out);
     }
 
+    /** With some frames more before a frame: what shows across it is held longer, what starts at it or later moves on. */
+    public Exposures withFramesAt(int frame, int count) {
+        List<Exposure> out = new ArrayList<>();
+        for (Exposure run : runs) {
+            if (run.start() >= frame) {
+                out.add(run.movedBy(count));
+            } else {
+                out.add(run.end() > frame ? run.between(run.start(), run.end() + count) : run);
+            }
+        }
+        return new Exposures(out);
+    }
+
+    /** With what starts in a range moved by some frames, over what is there; nothing moves before the first frame. */
+    public Exposures shifted(FrameRange range, int by) {
+        List<Exposure> moving =
+                runs.stream().filter(run -> range.contains(run.start())).toList();
+        int held = moving.isEmpty() ? 0 : Math.max(by, -moving.get(0).start());
+        Exposures out =
+                new Exposures(runs.stream().filter(run -> !moving.contains(run)).toList());
+        for (Exposure run : moving) {
+            out = out.with(run.movedBy(held));
+        }
+        return out;
+    }
+
     /** With the run that starts at {@code start} ending elsewhere, taking from what follows or leaving it free. */
     public Exposures trimmed(int start, int newEnd) {
         return at(start)

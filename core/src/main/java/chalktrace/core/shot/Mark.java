@@ -1,11 +1,36 @@
 package chalktrace.core.shot;
 
-/** What an artist says of a frame of the shot. */
-public record Mark(int frame, Kind kind) {
+import java.util.Optional;
 
-    /** The pose that tells the story or turns the motion, and the pose that says how one gets from key to key. */
+/**
+ * What an artist says of a frame.
+ *
+ * @param level whose frame it is, by its id; none for the shot's own
+ * @param text of a note; empty for the others
+ */
+public record Mark(int frame, Kind kind, Optional<String> level, String text) {
+
+    /** What a frame is. */
     public enum Kind {
+        /** The pose that tells the story or turns the motion. */
         KEY,
-        BREAKDOWN
+        /** The pose that says how one gets from key to key. */
+        BREAKDOWN,
+        INBETWEEN,
+        /** Words for this frame. */
+        NOTE
+    }
+
+    /** Of the shot, without words. */
+    public Mark(int frame, Kind kind) {
+        this(frame, kind, Optional.empty(), "");
+    }
+
+    public Mark withFrame(int other) {
+        return new Mark(other, kind, level, text);
+    }
+
+    public boolean isOfShot() {
+        return level.isEmpty();
     }
 }

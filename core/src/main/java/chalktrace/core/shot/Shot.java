@@ -20,7 +20,7 @@ import java.util.stream.Stream;
  * @param mouths in rising order, never overlapping
  * @param mouthPlace where the mouths are drawn on the picture
  * @param cues in rising order
- * @param marks at most one a frame, in rising order
+ * @param marks in rising order of their frames; at most one a frame for the shot and for each level, besides notes
  * @param guides lines that help to draw, in the order in which they were set
  */
 public record Shot(
@@ -134,8 +134,11 @@ public record Shot(
         return mouths.stream().filter(span -> span.range().contains(frame)).findFirst();
     }
 
+    /** The shot's own mark on a frame, notes aside. */
     public Optional<Mark> markAt(int frame) {
-        return marks.stream().filter(mark -> mark.frame() == frame).findFirst();
+        return marks.stream()
+                .filter(mark -> mark.frame() == frame && mark.isOfShot() && mark.kind() != Mark.Kind.NOTE)
+                .findFirst();
     }
 
     /** An id that nothing in the shot has, such as "level-3" for "level". */

@@ -65,12 +65,17 @@ class EditsTest {
     }
 
     @Test
-    void aMarkTurnsFromKeyToBreakdownToNone() {
+    void aMarkTurnsFromKeyToBreakdownToInBetweenToNone() {
         Shot key = after(Shots.empty(), MarkEdits.turn(7));
         assertThat(key.marks()).containsExactly(new Mark(7, Mark.Kind.KEY));
         Shot breakdown = after(key, MarkEdits.turn(7));
         assertThat(breakdown.marks()).containsExactly(new Mark(7, Mark.Kind.BREAKDOWN));
-        assertThat(after(breakdown, MarkEdits.turn(7)).marks()).isEmpty();
+        Shot between = after(breakdown, MarkEdits.turn(7));
+        assertThat(between.marks()).containsExactly(new Mark(7, Mark.Kind.INBETWEEN));
+        assertThat(after(between, MarkEdits.turn(7)).marks()).isEmpty();
+        Shot noted = after(key, MarkEdits.note(7, " hold it "));
+        assertThat(noted.markAt(7)).contains(new Mark(7, Mark.Kind.KEY));
+        assertThat(after(noted, MarkEdits.note(7, "")).marks()).isEqualTo(key.marks());
     }
 
     @Test

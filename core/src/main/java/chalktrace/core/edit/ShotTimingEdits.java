@@ -1,0 +1,134 @@
+package chalktrace.core.edit;
+
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SpanExposures;
+import chalktrace.core.time.FrameRange;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Edits that make the whole shot longer or shorter somewhere in its middle. Levels that are locked move along. */
+public final class ShotTimingEdits {
+
+    /**
+     * What moves along with the drawings and marks.
+     *
+     * @param sound whether words, mouths, cues and sounds do
+     * @param footage whether references do
+     */
+    public record Along(boolean sound, boolean footage) {}
+
+    private ShotTimingEdits() {}
+
+    /** Inserts frames before a frame. @throws IllegalArgumentException when the count is not above 0, once it is applied */
+    public static Edit insertFrames(int frame, int count, Along along) {
+        return new Edit("insert " + count + " frames", shot -> {
+            if (count < 1) {
+                throw new IllegalArgumentException("One frame or more can be inserted, not " + count + ".");
+            }
+            Shot out = shot.withSetup(shot.setup().withLength(shot.setup().length() + count))
+                    .withLevels(shot.levels().stream()
+                            .map(level -> level.with(level.exposures().withFramesAt(frame, count)))
+                            .toList())
+                    .withMarks(shot.marks().stream()
+                            .map(mark -> mark.frame() >= frame ? mark.withFrame(mark.frame() + count) : mark)
+                            .toList());
+            return moved(out, frame, count, along);
+        });
+    }
+
+    /**
+     * Removes frames with what is on them. Words, cues and sounds that start within stay where the cut is.
+     *
+     * @throws IllegalArgumentException when nothing would be left, once it is applied
+     */
+    public static Edit removeFrames(FrameRange range, Along along) {
+        return new Edit("remove " + range.frames() + " frames", shot -> {
+            int length = shot.setup().length() - range.frames();
+            if (length < 1) {
+                throw new IllegalArgumentException("A shot keeps at least one frame: nothing was removed.");
+            }
+            List<Mark> marks = shot.marks().stream()
+                    .filter(mark -> !range.contains(mark.frame()))
+                    .map(mark -> mark.frame() >= range.end() ? mark.withFrame(mark.frame() - range.frames()) : mark)
+                    .toList();
+            Shot out = shot.withLevels(shot.levels().stream()
+                            .map(level -> level.with(without(level.exposures(), range)))
+                            .toList())
+                    .withMarks(marks)
+                    .withSetup(shot.setup().withLength(length));
+            return moved(out, range.end(), -range.frames(), along);
+        });
+    }
+
+    private static Exposures without(Exposures exposures, FrameRange range) {
+        return SpanExposures.of(exposures, range).removed().put();
+    }
+
+    private static Shot moved(Shot shot, int from, int by, Along along) {
+        Shot out = shot;
+        if (along.sound()) {
+            double start = shot.setup().rate().seconds(from);
+            double move = shot.setup().rate().seconds(Math.abs(by)) * Integer.signum(by);
+            double least = Math.max(0, start + Math.min(0, move));
+            out = out.withWords(out.words().stream()
+                            .map(word -> word.startSeconds() < start - 1e-9
+                                    ? word
+                                    : word.withTimes(
+                                            Math.max(least, word.startSeconds() + move),
+                                            Math.max(least, word.startSeconds() + move)
+                                                    + word.endSeconds()
+                                                    - word.startSeconds()))
+                            .toList())
+                    .withCues(out.cues().stream()
+                            .map(cue -> cue.seconds() < start - 1e-9
+                                    ? cue
+                                    : new Cue(cue.id(), cue.name(), Math.max(least, cue.seconds() + move)))
+                            .toList())
+                    .withSounds(out.sounds().stream()
+                            .map(clip -> clip.startSeconds() < start - 1e-9
+                                    ? clip
+                                    : clip.withStart(Math.max(least, clip.startSeconds() + move)))
+                            .toList())
+                    .withMouths(unoverlapped(out.mouths().stream()
+                            .map(span -> span.range().start() < from
+                                    ? span
+                                    : new MouthSpan(
+                                            FrameRange.of(
+                                                    Math.max(0, span.range().start() + by),
+                                                    span.range().frames()),
+                                            span.shape(),
+                                            span.byHand()))
+                            .toList()));
+        }
+        if (along.footage()) {
+            out = out.withFootage(out.footage().stream()
+                    .map(clip -> clip.conform().startFrame() >= from ? movedBy(clip, by) : clip)
+                    .toList());
+        }
+        return out;
+    }
+
+    /** What has come to lie under the one after it ends where that starts. */
+    private static List<MouthSpan> unoverlapped(List<MouthSpan> spans) {
+        List<MouthSpan> out = new ArrayList<>();
+        for (int i = 0; i < spans.size(); i++) {
+            MouthSpan span = spans.get(i);
+            int end = i + 1 < spans.size()
+                    ? Math.min(span.range().end(), spans.get(i + 1).range().start())
+                    : span.range().end();
+            if (end > span.range().start()) {
+                out.add(new MouthSpan(new FrameRange(span.range().start(), end), span.shape(), span.byHand()));
+            }
+        }
+        return out;
+    }
+
+    private static Footage movedBy(Footage clip, int by) {
+        return clip.withConform(clip.conform().withStartFrame(clip.conform().startFrame() + by));
+    }
+}

@@ -1,0 +1,167 @@
+package chalktrace.core.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.core.check.ExposureChecks;
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SpanExposures;
+import chalktrace.core.shot.Word;
+import chalktrace.core.testing.Shots;
+import chalktrace.core.time.FrameRange;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class TimingEditsTest {
+
+    private static final List<String> LEVEL = List.of(Shots.LEVEL);
+
+    @Test
+    void marksComeOntoOddFramesAsAnimatorsMoveThem() {
+        // Common practice (working on twos keeps drawings on odd frames, counted from 1): keys 1, 8, 12, 19 and
+        // breakdowns
+        // 5, 10, 14 become 1, 5, 9, 11, 13, 15, 19; twos then still want 3, 7, 17.
+        List<Integer> numbers = List.of(1, 5, 8, 10, 12, 14, 19);
+        List<Integer> moved = OntoTwos.proposal(numbers.stream().map(n -> n - 1).toList(), 2).stream()
+                .map(move -> move.to() + 1)
+                .toList();
+        assertThat(moved).containsExactly(1, 5, 9, 11, 13, 15, 19);
+        assertThat(OntoTwos.missing(moved.stream().map(n -> n - 1).toList(), 2))
+                .extracting(frame -> frame + 1)
+                .containsExactly(3, 7, 17);
+    }
+
+    @Test
+    void marksThatCrowdTheLastComeBackAndTooManySaySo() {
+        assertThat(OntoTwos.proposal(List.of(0, 5, 6, 7), 2))
+                .extracting(OntoTwos.Move::to)
+                .containsExactly(0, 4, 6, 7);
+        assertThatIllegalArgumentException().isThrownBy(() -> OntoTwos.proposal(List.of(0, 1, 2, 3), 4));
+    }
+
+    @Test
+    void drawingsGoAlongWithTheMarksAndSoundsStay() {
+        Shot shot = Shots.showing(Exposure.of(0, 4, 1), Exposure.of(4, 3, 2), Exposure.of(7, 5, 3))
+                .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(7, Mark.Kind.KEY), new Mark(11, Mark.Kind.KEY)))
+                .withCues(List.of(new Cue("cue-1", "clink", 0.3)));
+        Shot moved = OntoTwos.apply(OntoTwos.proposal(shot, 2)).change().apply(shot);
+        assertThat(moved.marks()).extracting(Mark::frame).containsExactly(0, 8, 11);
+        assertThat(Shots.level(moved).exposures().at(8).orElseThrow().drawing()).isEqualTo(3);
+        assertThat(Shots.level(moved).exposures().at(7).orElseThrow().drawing()).isEqualTo(2);
+        assertThat(moved.cues()).isEqualTo(shot.cues());
+    }
+
+    @Test
+    void aLoopingStrideDoesNotShowItsFirstPoseTwice() {
+        // Common practice: two strides with keys four frames apart repeat at frame 33 counted from 1; the loop is 1 to
+        // 32.
+        Exposure[] stride = new Exposure[9];
+        for (int i = 0; i < 8; i++) {
+            stride[i] = Exposure.of(4 * i, 4, i + 1);
+        }
+        stride[8] = Exposure.of(32, 4, 1);
+        Exposures all = Exposures.of(stride);
+        assertThat(SpanExposures.of(all, FrameRange.of(0, 36)).repeatsItsFirstPose())
+                .isTrue();
+        SpanExposures loop = SpanExposures.of(all, FrameRange.of(0, 32));
+        assertThat(loop.repeatsItsFirstPose()).isFalse();
+        Exposures twice = loop.repeated(2).put();
+        assertThat(twice.at(32).orElseThrow().drawing()).isEqualTo(1);
+        assertThat(twice.at(32).orElseThrow().frames()).isEqualTo(4);
+    }
+
+    @Test
+    void toAndFroTurnsWithoutHoldingTheTurn() {
+        Exposures all = Exposures.of(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2), Exposure.of(4, 2, 3));
+        Exposures fro = SpanExposures.of(all, FrameRange.of(0, 6)).toAndFro().put();
+        assertThat(fro.runs()).extracting(Exposure::drawing).containsExactly(1, 2, 3, 2);
+        assertThat(fro.end()).isEqualTo(8);
+    }
+
+    @Test
+    void squeezingMoreShowingsThanFramesSaysSoAndChangesNothing() {
+        Shot shot = Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2), Exposure.of(4, 2, 3));
+        Edit squeeze = TimingEdits.stretch(LEVEL, FrameRange.of(0, 6), 2);
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> squeeze.change().apply(shot))
+                .withMessageContaining("nothing was changed");
+    }
+
+    @Test
+    void framesForTheWholeShotTakeWordsAndCuesAlongIfWanted() {
+        Shot shot = Shots.showing(Exposure.of(0, 10, 1))
+                .withWords(List.of(new Word("word-1", "now", 0.25, 0.5), new Word("word-2", "hot", 1, 1.5)))
+                .withCues(List.of(new Cue("cue-1", "clink", 1.25)))
+                .withMarks(List.of(new Mark(20, Mark.Kind.KEY)));
+        Shot along = ShotTimingEdits.insertFrames(12, 6, new ShotTimingEdits.Along(true, true))
+                .change()
+                .apply(shot);
+        assertThat(along.setup().length()).isEqualTo(54);
+        assertThat(along.words().get(0).startSeconds()).isEqualTo(0.25);
+        assertThat(along.words().get(1).startSeconds()).isCloseTo(1.25, within(1e-9));
+        assertThat(along.cues().get(0).seconds()).isCloseTo(1.5, within(1e-9));
+        assertThat(along.marks().get(0).frame()).isEqualTo(26);
+        Shot stay = ShotTimingEdits.insertFrames(12, 6, new ShotTimingEdits.Along(false, false))
+                .change()
+                .apply(shot);
+        assertThat(stay.words()).isEqualTo(shot.words());
+        Shot back = ShotTimingEdits.removeFrames(FrameRange.of(12, 6), new ShotTimingEdits.Along(true, true))
+                .change()
+                .apply(along);
+        assertThat(back.setup()).isEqualTo(shot.setup());
+        assertThat(back.marks()).isEqualTo(shot.marks());
+        assertThat(back.levels()).isEqualTo(shot.levels());
+        assertThatIllegalArgumentException().isThrownBy(() -> ShotTimingEdits.removeFrames(
+                        FrameRange.of(0, 48), new ShotTimingEdits.Along(true, true))
+                .change()
+                .apply(shot));
+    }
+
+    @Test
+    void aTieIsCutForOnePlaceOnly() {
+        Shot shot = Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2), Exposure.of(4, 2, 1));
+        Shot cut = TimingEdits.cutTie(Shots.LEVEL, 4).change().apply(shot);
+        assertThat(Shots.level(cut).exposures().at(4).orElseThrow().drawing()).isEqualTo(3);
+        assertThat(Shots.level(cut).drawing(3).orElseThrow().strokes())
+                .isEqualTo(Shots.level(shot).drawing(1).orElseThrow().strokes());
+        assertThat(TimingEdits.cutTie(Shots.LEVEL, 2).change().apply(shot)).isEqualTo(shot);
+    }
+
+    @Test
+    void drawingsAreMadeOnEverySecondFreeFrame() {
+        Shot shot = Shots.showing(Exposure.of(4, 2, 1));
+        Shot made =
+                TimingEdits.drawings(LEVEL, FrameRange.of(0, 10), 2).change().apply(shot);
+        assertThat(Shots.level(made).exposures().runs())
+                .extracting(Exposure::start)
+                .containsExactly(0, 2, 4, 6, 8);
+        assertThat(Shots.level(made).exposures().at(4).orElseThrow().drawing()).isEqualTo(1);
+        Shot pruned = TimingEdits.removeUnused(LEVEL)
+                .change()
+                .apply(made.withLevel(Shots.LEVEL, l -> l.with(Exposures.of(Exposure.of(4, 2, 1)))));
+        assertThat(Shots.level(pruned).drawings()).extracting(Drawing::number).containsExactly(1);
+    }
+
+    @Test
+    void theChecksFindWhatIsProbablyNotMeant() {
+        Shot shot = Shots.showing(
+                        Exposure.of(0, 2, 1),
+                        Exposure.of(2, 1, 2),
+                        Exposure.of(3, 2, 3),
+                        Exposure.of(6, 2, 4),
+                        Exposure.of(60, 2, 5))
+                .withLevel(Shots.LEVEL, level -> level.with(Drawing.empty(4)).with(Drawing.empty(9)));
+        assertThat(ExposureChecks.of(shot))
+                .extracting(f -> f.kind() + " " + f.frame() + " " + f.drawing())
+                .containsExactlyInAnyOrder(
+                        "BROKEN_TWOS 2 2", "ONE_FRAME_GAP 5 0", "EMPTY_SHOWN 6 4", "OUTSIDE 60 5", "NEVER_SHOWN 0 9");
+        assertThat(ExposureChecks.of(Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2))))
+                .isEmpty();
+    }
+}
