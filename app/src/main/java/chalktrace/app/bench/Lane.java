@@ -52,6 +52,7 @@ abstract class Lane extends Region {
     private double pressedX;
     private int pressedFrame;
     private boolean dragging;
+    private boolean choosing;
 
     Lane(String name, double openHeight, Session session, BenchScale scale) {
         this.session = session;
@@ -86,6 +87,11 @@ abstract class Lane extends Region {
     /** What lies under the pointer; nothing by default. */
     Optional<Grab> grab(double x, double y) {
         return Optional.empty();
+    }
+
+    /** A drag with Shift from one frame to another. @param y of the pointer @return whether it means anything here */
+    boolean chooseSpan(int from, int to, double y) {
+        return false;
     }
 
     /** A double click; nothing by default. */
@@ -195,6 +201,12 @@ abstract class Lane extends Region {
         pressedX = event.getX();
         pressedFrame = session.transport().frame();
         dragging = false;
+        choosing = event.isShiftDown() && !folded && chooseSpan(frameAt(pressedX), frameAt(pressedX), 0);
+        if (choosing) {
+            held = null;
+        } else if (event.isPrimaryButtonDown()) {
+            session.timing().spanProperty().set(null);
+        }
         if (event.getClickCount() == 2 && !folded && !session.document().isLooking()) {
             doubleClick(event.getX(), event.getY());
         }
@@ -207,7 +219,9 @@ abstract class Lane extends Region {
             return;
         }
         double frames = (event.getX() - pressedX) / scale.pixelsPerFrame();
-        if (held == null) {
+        if (choosing) {
+            chooseSpan(frameAt(pressedX), frameAt(event.getX()), event.getY());
+        } else if (held == null) {
             setCursor(Cursor.CLOSED_HAND);
             session.transport().go(pressedFrame - (int) Math.round(frames));
         } else {
@@ -224,7 +238,7 @@ abstract class Lane extends Region {
             session.document().apply(edit);
         } else if (held != null) {
             held.select().run();
-        } else if (!dragging) {
+        } else if (!dragging && !choosing) {
             session.selection().itemProperty().set(null);
             if (folded) {
                 fold(false);
@@ -232,6 +246,10 @@ abstract class Lane extends Region {
         }
         held = null;
         event.consume();
+    }
+
+    private int frameAt(double x) {
+        return (int) Math.floor(scale.frame(x, getWidth()));
     }
 
     private void scroll(ScrollEvent event) {

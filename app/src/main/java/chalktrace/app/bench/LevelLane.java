@@ -2,11 +2,14 @@ package chalktrace.app.bench;
 
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.DrawingEdits;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.time.FrameRange;
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.Cursor;
@@ -21,6 +24,7 @@ final class LevelLane extends Lane {
     LevelLane(String level, String name, Session session, BenchScale scale) {
         super(name, 20, session, scale);
         this.level = level;
+        repaintOn(session.timing().spanProperty());
     }
 
     String level() {
@@ -33,6 +37,7 @@ final class LevelLane extends Lane {
         if (found.isEmpty()) {
             return;
         }
+        paintSpan(g, width, height);
         boolean current = level.equals(session().selection().level());
         int touched = found.get()
                 .exposures()
@@ -85,6 +90,30 @@ final class LevelLane extends Lane {
                         choosing(choose, run),
                         frames ->
                                 DrawingEdits.moveShowing(level, run.start(), run.start() + (int) Math.round(frames))));
+    }
+
+    private void paintSpan(GraphicsContext g, double width, double height) {
+        Timing.Span span = session().timing().spanProperty().get();
+        if (span != null && span.levels().contains(level)) {
+            double x = scale().x(span.frames().start(), width);
+            g.setFill(tones().accentWash());
+            g.fillRect(x, 0, scale().x(span.frames().end(), width) - x, height);
+        }
+    }
+
+    /** A drag with Shift chooses a span: of this level, and of those up or down to where the pointer is. */
+    @Override
+    boolean chooseSpan(int from, int to, double y) {
+        List<String> ids = shown().levels().stream().map(Level::id).toList();
+        int here = ids.indexOf(level);
+        int there = Math.max(0, Math.min(ids.size() - 1, here + (int) Math.floor(y / getHeight())));
+        FrameRange frames = new FrameRange(Math.max(0, Math.min(from, to)), Math.max(1, Math.max(from, to) + 1));
+        session()
+                .timing()
+                .spanProperty()
+                .set(new Timing.Span(ids.subList(Math.min(here, there), Math.max(here, there) + 1), frames));
+        session().selection().levelProperty().set(level);
+        return true;
     }
 
     private Runnable choosing(Runnable chooseLevel, Exposure run) {

@@ -69,8 +69,11 @@ final class MarkLane extends Lane {
         g.setLineWidth(1.2);
         if (mark.kind() == Mark.Kind.KEY) {
             g.strokeOval(x - half, 1.5, 2 * half, height - 4);
-        } else {
+        } else if (mark.kind() == Mark.Kind.BREAKDOWN) {
             g.strokeLine(x - half + 3, height - 3.5, x + half - 3, height - 3.5);
+        } else {
+            // An in-between has a short tick under its number.
+            g.strokeLine(x, height - 4.5, x, height - 1.5);
         }
     }
 

@@ -88,6 +88,7 @@ public final class BoardView extends Region {
             composeAll();
         });
         settling.setOnFinished(rested -> settle());
+        session.timing().draftProperty().addListener(all);
         Theme.lookProperty().addListener(all);
         session.view().aloneProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);

@@ -22,6 +22,8 @@ import picocli.CommandLine.ScopeType;
             NewCommand.class,
             ShotCommand.class,
             ExportCommand.class,
+            SheetCommand.class,
+            TimeCommand.class,
             CheckFileCommand.class,
             CommandLine.HelpCommand.class
         })

@@ -41,6 +41,13 @@ public final class WindowOptions {
         return colours;
     }
 
+    @Option(names = "--sheet", description = "Show the exposure sheet in the board's place.")
+    boolean sheet;
+
+    public boolean isSheet() {
+        return sheet;
+    }
+
     public Path picture() {
         return picture;
     }

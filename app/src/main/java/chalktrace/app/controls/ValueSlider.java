@@ -67,6 +67,10 @@ public final class ValueSlider extends HBox {
         return this;
     }
 
+    public double value() {
+        return slider.getValue();
+    }
+
     /** Shows a value without telling anybody. */
     public void show(double value) {
         if (!slider.isPressed() && !field.isFocused()) {

@@ -65,6 +65,7 @@ public enum Action {
     MIRROR_VIEW("turn the view over, left and right", KeyCode.A, KeyCombination.SHIFT_DOWN),
     MOVE_VIEW("held: drag moves the view, with Shift turns it, with Alt zooms", KeyCode.Z),
     FIT("show the whole picture", KeyCode.Z, KeyCombination.SHIFT_DOWN),
+    SHEET("the exposure sheet in the board's place, and back", KeyCode.TAB, KeyCombination.SHIFT_DOWN),
     WHOLE_WINDOW("put tray and ledge away", KeyCode.TAB),
     REMOVE("remove what is chosen on the bench", KeyCode.DELETE),
     UNDO("undo", KeyCode.Z, KeyCombination.SHORTCUT_DOWN),

@@ -11,6 +11,7 @@ import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.beans.property.BooleanProperty;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -26,6 +27,9 @@ public final class Keys {
 
     private static final Duration ROLL_STARTS_AFTER = Duration.millis(260);
     private static final double ROLLS_A_SECOND = 24;
+
+    /** A node's property with the keys, as a set of codes, that it wants for itself while it has the focus. */
+    public static final Object TAKES_KEYS = new Object();
 
     private final Map<Action, Runnable> actions = new EnumMap<>(Action.class);
     private final Map<Action, BooleanSupplier> conditions = new EnumMap<>(Action.class);
@@ -92,6 +96,9 @@ public final class Keys {
             return true;
         }
         boolean typing = scene.getFocusOwner() instanceof TextInputControl field && field.isEditable();
+        if (!event.isShortcutDown() && takes(scene.getFocusOwner(), code)) {
+            return false;
+        }
         Optional<Action> action = find(event)
                 .filter(a -> !typing || a.worksInFields())
                 .filter(a -> !conditions.containsKey(a) || conditions.get(a).getAsBoolean());
@@ -105,6 +112,10 @@ public final class Keys {
         }
         start(action.get());
         return true;
+    }
+
+    private static boolean takes(Node node, KeyCode code) {
+        return node != null && node.getProperties().get(TAKES_KEYS) instanceof Set<?> codes && codes.contains(code);
     }
 
     private void start(Action action) {

@@ -34,6 +34,7 @@ public final class Session {
     private final Picking picking;
     private final Snapping snapping;
     private final DrawingExchange drawingExchange;
+    private final Timing timing;
 
     /**
      * @param devices opens the sound device, or its stand-in
@@ -60,6 +61,7 @@ public final class Session {
         painting = new Painting(document, selection, transport, jobs, notices);
         snapping = new Snapping(document, transport, footages, jobs);
         picking = new Picking(document, selection, transport, view);
+        timing = new Timing(document, selection, transport, view, jobs, notices);
         drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, notices);
     }
 
@@ -133,6 +135,10 @@ public final class Session {
 
     public Picking picking() {
         return picking;
+    }
+
+    public Timing timing() {
+        return timing;
     }
 
     public DrawingExchange drawingExchange() {

@@ -92,6 +92,7 @@ public final class View {
     private final BooleanProperty onionAllLevels = new SimpleBooleanProperty();
     private final BooleanProperty onionSkin = new SimpleBooleanProperty(true);
     private final BooleanProperty footageHidden = new SimpleBooleanProperty();
+    private final BooleanProperty sheet = new SimpleBooleanProperty();
     private final BooleanProperty wholeWindow = new SimpleBooleanProperty();
     private final BooleanProperty peekBack = new SimpleBooleanProperty();
     private final BooleanProperty flipped = new SimpleBooleanProperty();
@@ -184,6 +185,11 @@ public final class View {
     /** Whether footage is hidden for as long as a key is held. */
     public BooleanProperty footageHiddenProperty() {
         return footageHidden;
+    }
+
+    /** Whether the exposure sheet lies in the board's place. */
+    public BooleanProperty sheetProperty() {
+        return sheet;
     }
 
     /** Whether tray and ledge are put away, so that the board fills the window. */

@@ -88,6 +88,7 @@ public final class ChalkApplication extends Application {
         request.strokes().ifPresent(strokes -> session.document()
                 .openingProperty()
                 .addListener(opened -> window.use(new SimulatedPen(strokes))));
+        session.view().sheetProperty().set(options.isSheet());
         if (options.look() != null) {
             session.view().stepProperty().set(Step.GATHER);
             Runnable look = () -> session.gathering().lookAt(List.of(options.look()), 0);

@@ -13,6 +13,7 @@ import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Notices.Notice;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Tool;
+import chalktrace.app.sheet.SheetPane;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.tray.Tray;
@@ -68,7 +69,13 @@ public final class Workbench {
         this.bench = new Bench(session);
         Ledge ledge = new Ledge(session);
         Tray tray = new Tray(session, this.files, bench::typeWord, bench::typeCue);
-        boardArea.getChildren().addAll(board, notice());
+        SheetPane sheet = new SheetPane(session);
+        boardArea.getChildren().addAll(board, sheet, notice());
+        session.view().sheetProperty().addListener((property, before, shown) -> {
+            sheet.setVisible(shown);
+            (shown ? sheet : board).requestFocus();
+        });
+        sheet.setVisible(false);
         beside = new BesidePane(session);
         HBox.setHgrow(boardArea, Priority.ALWAYS);
         boardArea.setMinSize(0, 0);
@@ -268,6 +275,9 @@ public final class Workbench {
                 .on(Action.CUE, bench::typeCue)
                 .on(Action.PLAY, session.transport()::togglePlay)
                 .on(Action.FIT, board.view()::fit)
+                .on(Action.SHEET, () -> session.view()
+                        .sheetProperty()
+                        .set(!session.view().sheetProperty().get()))
                 .on(Action.WHOLE_WINDOW, () -> session.view()
                         .wholeWindowProperty()
                         .set(!session.view().wholeWindowProperty().get()))

@@ -3,7 +3,12 @@ package chalktrace.app.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.testing.Shots;
 import chalktrace.core.time.FrameRate;
+import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.VideoClip;
 import chalktrace.media.testing.Clips;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -14,6 +19,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -162,6 +170,43 @@ class CommandLineTest {
                     .as("the clip fills the picture from frame 12 on")
                     .isNotEqualTo(video.picture(11).toArgb());
         }
+    }
+
+    @Test
+    void theSheetIsWrittenAndTimingIsChangedOrOnlyProposed() throws Exception {
+        Path shot = folder.resolve("timed.chalk");
+        Shot made = Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 3, 2), Exposure.of(7, 2, 3))
+                .withMarks(
+                        List.of(new Mark(0, Mark.Kind.KEY), new Mark(7, Mark.Kind.KEY), new Mark(20, Mark.Kind.KEY)));
+        ShotFile.fresh().save(made, shot);
+
+        Path csv = folder.resolve("sheet.csv");
+        assertThat(run("sheet", shot, "--csv", csv)).as(err.toString()).isZero();
+        List<String> lines = Files.readAllLines(csv);
+        assertThat(lines.get(0)).startsWith("frame,mark,rough,");
+        assertThat(lines.get(1)).startsWith("1,key,1,");
+        assertThat(lines.get(2)).startsWith("2,,|,");
+        assertThat(lines).hasSize(49);
+        Path pdf = folder.resolve("sheet.pdf");
+        assertThat(run("sheet", shot, "--pdf", pdf)).as(err.toString()).isZero();
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("rough")
+                    .contains("48");
+        }
+
+        JsonNode proposed = json("time", shot, "--onto-twos", "--dry-run", "--json");
+        assertThat(proposed.path("moves").get(1).path("to").asInt()).isEqualTo(8);
+        assertThat(ShotFile.open(shot).shot()).isEqualTo(made);
+        json("time", shot, "--onto-twos", "--json");
+        assertThat(ShotFile.open(shot).shot().markAt(8)).isPresent();
+        JsonNode missing = json("time", shot, "--missing", 2, "--json");
+        assertThat(missing.path("missing").findValuesAsText("frame")).containsExactly("4", "6");
+        assertThat(run("time", shot, "--stretch", "0-8:2")).isEqualTo(1);
+        assertThat(err.toString()).contains("timed.chalk").contains("need");
+        assertThat(run("time", shot, "--reverse", "9-3")).isEqualTo(2);
+        assertThat(run("time", shot)).isEqualTo(2);
     }
 
     @Test

@@ -1,6 +1,7 @@
 package chalktrace.core.render;
 
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
@@ -46,6 +47,14 @@ public final class Scenes {
             addFootage(shot, frame, Footage.Where.OVER_DRAWINGS, pictures, layers);
         }
         return new Scene(shot.setup().size(), layers);
+    }
+
+    /** A scene with a draft over it: thin lines in one colour, offered and not drawn. */
+    public static Scene withDraft(Scene scene, Shot shot, Drawing draft, Rgb color) {
+        List<SceneLayer> layers = new ArrayList<>(scene.layers());
+        layers.add(new DrawingLayer(
+                draft, shot.chalks(), new InkLook(Optional.of(color), true, true), Placement.AS_IS, 1));
+        return new Scene(scene.size(), layers);
     }
 
     /** A still that stands beside the board, alone, fitted into a size; empty where it shows nothing. */

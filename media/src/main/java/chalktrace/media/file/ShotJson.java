@@ -113,7 +113,9 @@ final class ShotJson {
                 .put("name", cue.name())
                 .put("seconds", cue.seconds()));
         each(root, "marks", shot.marks(), (mark, to) -> to.put("frame", mark.frame())
-                .put("kind", word(mark.kind())));
+                .put("kind", word(mark.kind()))
+                .put("level", mark.level().orElse(null))
+                .put("text", mark.text()));
         each(root, "guides", shot.guides(), (guide, to) -> {
             to.put("id", guide.id()).put("kind", word(guide.kind()));
             each(to, "points", guide.points(), (spot, p) -> p.put("x", spot.x()).put("y", spot.y()));
@@ -181,7 +183,12 @@ final class ShotJson {
         List<Cue> cues =
                 fields.list("cues", item -> item.make(f -> new Cue(f.text("id"), f.text("name"), f.number("seconds"))));
         List<Mark> marks = fields.list(
-                "marks", item -> item.make(f -> new Mark(f.whole("frame"), f.oneOf("kind", Mark.Kind.class))));
+                "marks",
+                item -> item.make(f -> new Mark(
+                        f.whole("frame"),
+                        f.oneOf("kind", Mark.Kind.class),
+                        f.has("level") ? Optional.of(f.text("level")) : Optional.empty(),
+                        f.has("text") ? f.text("text") : "")));
         List<Guide> guides = fields.has("guides")
                 ? fields.list(
                         "guides",

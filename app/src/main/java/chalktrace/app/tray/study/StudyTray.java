@@ -44,7 +44,7 @@ public final class StudyTray extends VBox {
     private HBox row(Mark mark) {
         int number = session.shot().setup().number(mark.frame());
         Label frame = Rows.number(String.format(Locale.ROOT, "%5d", number));
-        Label kind = new Label(mark.kind() == Mark.Kind.KEY ? "key" : "breakdown");
+        Label kind = new Label(words(mark));
         if (mark.kind() == Mark.Kind.BREAKDOWN) {
             kind.getStyleClass().add("quiet");
         }
@@ -53,5 +53,14 @@ public final class StudyTray extends VBox {
             row.getStyleClass().add("current");
         }
         return row;
+    }
+
+    private static String words(Mark mark) {
+        return switch (mark.kind()) {
+            case KEY -> "key";
+            case BREAKDOWN -> "breakdown";
+            case INBETWEEN -> "in-between";
+            case NOTE -> mark.text();
+        };
     }
 }

@@ -51,6 +51,8 @@ public final class TraceTray extends VBox {
                         levelsHead,
                         sheets,
                         new Fold("the current level", false, style),
+                        new Fold("timing", false, new TimingRows(session)),
+                        new Fold("in-betweens", false, new BetweenRows(session)),
                         new PickRows(session),
                         new FillRows(session),
                         new GuideRows(session),

@@ -1,0 +1,289 @@
+package chalktrace.app.session;
+
+import chalktrace.core.between.InBetween;
+import chalktrace.core.between.TimingChart;
+import chalktrace.core.edit.BetweenEdits;
+import chalktrace.core.edit.DrawingPiece;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.OntoTwos;
+import chalktrace.core.edit.PickEdits;
+import chalktrace.core.edit.ShotTimingEdits;
+import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.edit.TimingEdits;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.shot.SpanExposures;
+import chalktrace.core.time.FrameRange;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+
+/** Edits of when drawings are seen: on the span that is chosen on the bench, or else on the showing at the gate. */
+public final class Timing {
+
+    /** Frames of some levels. */
+    public record Span(List<String> levels, FrameRange frames) {
+
+        public Span {
+            levels = List.copyOf(levels);
+        }
+    }
+
+    private final Document document;
+    private final Selection selection;
+    private final Transport transport;
+    private final View view;
+    private final Jobs jobs;
+    private final Notices notices;
+    private final ObjectProperty<Span> span = new SimpleObjectProperty<>();
+    private final BooleanProperty soundAlong = new SimpleBooleanProperty(true);
+    private final BooleanProperty footageAlong = new SimpleBooleanProperty(true);
+    private final ReadOnlyObjectWrapper<Drawing> draft = new ReadOnlyObjectWrapper<>();
+
+    Timing(Document document, Selection selection, Transport transport, View view, Jobs jobs, Notices notices) {
+        this.document = document;
+        this.selection = selection;
+        this.transport = transport;
+        this.view = view;
+        this.jobs = jobs;
+        this.notices = notices;
+        document.openingProperty().addListener(opened -> span.set(null));
+        document.shotProperty().addListener((property, before, now) -> {
+            draft.set(null);
+            if (span.get() != null
+                    && span.get().levels().stream().anyMatch(id -> now.level(id).isEmpty())) {
+                span.set(null);
+            }
+        });
+        transport.frameProperty().addListener(changed -> draft.set(null));
+    }
+
+    /** The span that was chosen on the bench; null for none. */
+    public ObjectProperty<Span> spanProperty() {
+        return span;
+    }
+
+    /** Whether words, mouths, cues and sounds move along when frames of the whole shot come or go. */
+    public BooleanProperty soundAlongProperty() {
+        return soundAlong;
+    }
+
+    /** As {@link #soundAlongProperty}, for references. */
+    public BooleanProperty footageAlongProperty() {
+        return footageAlong;
+    }
+
+    /** The draft of an in-between that lies over the board; null for none. */
+    public ReadOnlyObjectProperty<Drawing> draftProperty() {
+        return draft.getReadOnlyProperty();
+    }
+
+    /** The chosen span, or the showing at the gate, or the frame there. */
+    public Span span() {
+        if (span.get() != null) {
+            return span.get();
+        }
+        String level = String.valueOf(selection.level());
+        int frame = transport.frame();
+        return new Span(
+                List.of(level),
+                document.shot()
+                        .level(level)
+                        .flatMap(l -> l.exposures().at(frame))
+                        .map(Exposure::range)
+                        .orElse(FrameRange.of(frame, 1)));
+    }
+
+    /** What is done is said where it can't be. */
+    public void apply(Function<Span, Edit> edit) {
+        try {
+            document.apply(edit.apply(span()));
+        } catch (IllegalArgumentException e) {
+            notices.problem(e.getMessage());
+        }
+    }
+
+    /** Repeats the span, and says so when its first and last pose are the same and would show twice in a row. */
+    public void repeat(int times) {
+        Span now = span();
+        boolean twice = now.levels().stream()
+                .flatMap(id -> document.shot().level(id).stream())
+                .anyMatch(level ->
+                        SpanExposures.of(level.exposures(), now.frames()).repeatsItsFirstPose());
+        apply(s -> TimingEdits.repeat(s.levels(), s.frames(), times));
+        if (twice) {
+            notices.say(
+                    "The first and the last pose of this span are the same drawing: it now shows twice in a row where"
+                            + " the span repeats. Leave the last one out to loop without a hold.");
+        }
+    }
+
+    public void insertInShot(int count) {
+        apply(s -> ShotTimingEdits.insertFrames(s.frames().start(), count, along()));
+    }
+
+    public void removeFromShot() {
+        apply(s -> ShotTimingEdits.removeFrames(s.frames(), along()));
+    }
+
+    private ShotTimingEdits.Along along() {
+        return new ShotTimingEdits.Along(soundAlong.get(), footageAlong.get());
+    }
+
+    /** Where the shot's marks would come to on a rhythm, as a sentence; or why they can't. */
+    public String proposalWords(int every) {
+        try {
+            ShotSetup setup = document.shot().setup();
+            List<OntoTwos.Move> moves = OntoTwos.proposal(document.shot(), every);
+            String moved = moves.stream()
+                    .filter(move -> move.from() != move.to())
+                    .map(move -> setup.number(move.from()) + " to " + setup.number(move.to()))
+                    .collect(Collectors.joining(", "));
+            List<Integer> missing =
+                    OntoTwos.missing(moves.stream().map(OntoTwos.Move::to).toList(), every);
+            return (moved.isEmpty() ? "All marks lie on it." : "Moves " + moved + ".")
+                    + (missing.isEmpty() ? "" : " Then without a mark: " + numbers(setup, missing) + ".");
+        } catch (IllegalArgumentException e) {
+            return e.getMessage();
+        }
+    }
+
+    public void moveOnto(int every) {
+        apply(s -> OntoTwos.apply(OntoTwos.proposal(document.shot(), every)));
+    }
+
+    /** Makes empty drawings where the current level has none to start on a rhythm, within the span or the whole shot. */
+    public void makeMissing(int every) {
+        Span now = span.get() == null
+                ? new Span(
+                        List.of(String.valueOf(selection.level())),
+                        FrameRange.of(0, document.shot().setup().length()))
+                : span.get();
+        document.apply(TimingEdits.drawings(now.levels(), now.frames(), every));
+    }
+
+    private static String numbers(ShotSetup setup, List<Integer> frames) {
+        return frames.stream()
+                        .limit(12)
+                        .map(frame -> Integer.toString(setup.number(frame)))
+                        .collect(Collectors.joining(", "))
+                + (frames.size() > 12 ? " and " + (frames.size() - 12) + " more" : "");
+    }
+
+    /** The showings between which the gate lies: the one at it or before it, and the next with another drawing. */
+    private Optional<List<Exposure>> keys() {
+        int frame = transport.frame();
+        Exposure before = null;
+        for (Exposure run : document.shot().level(String.valueOf(selection.level())).stream()
+                .flatMap(level -> level.exposures().runs().stream())
+                .filter(run -> !run.isBlank())
+                .toList()) {
+            if (run.start() <= frame) {
+                before = run;
+            } else if (before != null && run.drawing() != before.drawing()) {
+                return Optional.of(List.of(before, run));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Between which drawings in-betweens would be made, as words. */
+    public String keyWords() {
+        ShotSetup setup = document.shot().setup();
+        return keys().map(k -> "From drawing " + k.get(0).drawing() + " (frame "
+                        + setup.number(k.get(0).start()) + ") to drawing "
+                        + k.get(1).drawing() + " (frame "
+                        + setup.number(k.get(1).start()) + ").")
+                .orElse("The gate does not lie between two drawings of this level.");
+    }
+
+    /** The chart of the in-betweens that would be made. */
+    public TimingChart chart(TimingChart.Spacing spacing, int every) {
+        int count = keys().map(k -> (k.get(1).start() - k.get(0).start() - 1) / Math.max(1, every))
+                .orElse(0);
+        return TimingChart.of(spacing, count);
+    }
+
+    /** Shows the in-between at a share of the way, to draw over. */
+    public void showDraft(double share) {
+        withKeys((level, keys) -> jobs.runQuietly(() -> between(level, keys).at(share), made -> {
+            draft.set(new Drawing(1, made.strokes()));
+            sayWithoutPartner(made);
+        }));
+    }
+
+    public void hideDraft() {
+        draft.set(null);
+    }
+
+    /** Puts the draft that is shown onto the drawing at the gate, as strokes. */
+    public void acceptDraft() {
+        if (draft.get() == null) {
+            return;
+        }
+        StrokeLanding landing = StrokeLanding.afresh(
+                document.shot(),
+                String.valueOf(selection.level()),
+                transport.frame(),
+                view.holdFramesProperty().get());
+        if (!landing.canDraw()) {
+            notices.problem(Landings.refusal(document.shot(), landing));
+            return;
+        }
+        document.apply(PickEdits.paste(landing, new DrawingPiece(draft.get().strokes(), List.of(), List.of())));
+    }
+
+    /** Makes all in-betweens from the gate's drawing to the next, on every n-th frame, spaced by a chart. */
+    public void makeInBetweens(TimingChart.Spacing spacing, int every) {
+        withKeys((level, keys) -> {
+            Shot shot = document.shot();
+            jobs.run(
+                    "draw in-betweens",
+                    job -> BetweenEdits.make(
+                            level.id(), keys.get(0), keys.get(1), between(level, keys), spacing, every),
+                    made -> {
+                        if (document.shot() != shot) {
+                            notices.problem("The shot has changed meanwhile: make the in-betweens again.");
+                        } else {
+                            document.apply(made);
+                        }
+                    },
+                    notices::problem);
+        });
+    }
+
+    private void withKeys(BiConsumer<Level, List<Exposure>> does) {
+        Optional<Level> level = document.shot().level(String.valueOf(selection.level()));
+        Optional<List<Exposure>> keys = keys();
+        if (level.isPresent() && keys.isPresent()) {
+            does.accept(level.get(), keys.get());
+        } else {
+            notices.problem(keyWords());
+        }
+    }
+
+    private static InBetween between(Level level, List<Exposure> keys) {
+        return InBetween.of(
+                level.drawing(keys.get(0).drawing()).orElseThrow().strokes(),
+                level.drawing(keys.get(1).drawing()).orElseThrow().strokes());
+    }
+
+    private void sayWithoutPartner(InBetween.Draft made) {
+        int alone = made.leftOver().size() + made.added().size();
+        if (alone > 0) {
+            notices.say(alone + (alone == 1 ? " stroke has" : " strokes have")
+                    + " no partner in the other drawing and is not in the draft.");
+        }
+    }
+}
