@@ -226,6 +226,7 @@ abstract class Lane extends Region {
             session.transport().go(pressedFrame - (int) Math.round(frames));
         } else {
             held.select().run();
+            session.view().pushesWhatFollowsProperty().set(event.isAltDown());
             session.document().preview(held.edit().apply(frames));
         }
         event.consume();
@@ -236,6 +237,7 @@ abstract class Lane extends Region {
             Edit edit = held.edit().apply((event.getX() - pressedX) / scale.pixelsPerFrame());
             session.document().preview(null);
             session.document().apply(edit);
+
         } else if (held != null) {
             held.select().run();
         } else if (!dragging && !choosing) {

@@ -4,7 +4,9 @@ import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Theme;
+import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.DrawingEdits;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
@@ -20,6 +22,7 @@ import javafx.scene.paint.Color;
 final class LevelLane extends Lane {
 
     private final String level;
+    private Optional<String> dragged = Optional.empty();
 
     LevelLane(String level, String name, Session session, BenchScale scale) {
         super(name, 20, session, scale);
@@ -51,6 +54,8 @@ final class LevelLane extends Lane {
                 showing(g, run, x, end, height, current, run.drawing() == touched && touched != Exposure.BLANK);
             }
         }
+        paintFindings(g, width);
+        paintDragged(g, width, height);
     }
 
     @Override
@@ -77,9 +82,7 @@ final class LevelLane extends Lane {
         for (Exposure run : found.get().exposures().runs()) {
             if (isEdge(x, scale().x(run.end(), getWidth())) && run.start() <= frame) {
                 return Optional.of(new Grab(
-                        Cursor.H_RESIZE,
-                        choosing(choose, run),
-                        frames -> DrawingEdits.trim(level, run.start(), run.end() + (int) Math.round(frames))));
+                        Cursor.H_RESIZE, choosing(choose, run), frames -> lengthen(run, (int) Math.round(frames))));
             }
         }
         return found.get()
@@ -90,6 +93,38 @@ final class LevelLane extends Lane {
                         choosing(choose, run),
                         frames ->
                                 DrawingEdits.moveShowing(level, run.start(), run.start() + (int) Math.round(frames))));
+    }
+
+    /** The end of a hold takes from what follows; with Alt it pushes it along. */
+    private Edit lengthen(Exposure run, int frames) {
+        boolean pushes = session().view().pushesWhatFollowsProperty().get();
+        dragged = Optional.of(pushes ? "pushes what follows" : "takes from what follows (Alt: pushes)");
+        return pushes
+                ? DrawingEdits.hold(level, run.start(), frames)
+                : DrawingEdits.trim(level, run.start(), run.end() + frames);
+    }
+
+    /** What is found on this level stands at its frame as a small flag. */
+    private void paintFindings(GraphicsContext g, double width) {
+        for (ExposureChecks.Finding finding : session().timing().findings()) {
+            boolean here = finding.level().equals(level) && finding.kind() != ExposureChecks.Kind.NEVER_SHOWN;
+            if (here) {
+                double x = scale().x(finding.frame(), width);
+                g.setFill(tones().badText());
+                g.fillPolygon(new double[] {x + 1, x + 8, x + 1}, new double[] {0, 0, 7}, 3);
+            }
+        }
+    }
+
+    private void paintDragged(GraphicsContext g, double width, double height) {
+        boolean held = session().document().shown() != session().document().shot();
+        if (held && dragged.isPresent()) {
+            g.setFont(Theme.sans(11));
+            g.setFill(tones().accent());
+            g.fillText(dragged.get(), Math.max(4, width - 230), height / 2);
+        } else if (!held) {
+            dragged = Optional.empty();
+        }
     }
 
     private void paintSpan(GraphicsContext g, double width, double height) {

@@ -1,8 +1,10 @@
 package chalktrace.app.board;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.render.FootagePictures;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.OnionSkin;
 import chalktrace.core.render.RasterCache;
@@ -81,6 +83,8 @@ public final class BoardView extends Region {
         session.selection().levelProperty().addListener(all);
         session.view().onionSkinProperty().addListener(all);
         session.view().onionProperty().addListener(all);
+        session.view().onlyProperty().addListener(all);
+        session.view().footageRunsProperty().addListener(all);
         session.view().onionAllLevelsProperty().addListener(all);
         session.view().liftedProperty().addListener((property, before, now) -> {
             // What is dragged is shown from what is at hand, and exactly again when it is let go.
@@ -239,6 +243,11 @@ public final class BoardView extends Region {
         } else if (session.view().peekBackProperty().get()) {
             frame = frameBefore(shot, level, frame);
         }
+        int gate = frame;
+        frame = session.view().seen(shot, frame);
+        FootagePictures pictures = session.view().footageRunsProperty().get()
+                ? (footage, held) -> session.footages().at(footage, gate)
+                : session.footages();
         SceneOptions options = new SceneOptions(
                 !session.view().footageHiddenProperty().get(),
                 onion ? onion(shot, level) : Optional.empty(),
@@ -248,13 +257,18 @@ public final class BoardView extends Region {
                 shot, frame, options.withLifted(session.view().liftedProperty().get()), session.footages());
     }
 
+    /** Where only marked frames are seen, only keys shine through. */
+    private OnionSkin onlyMarked(OnionSkin onion) {
+        return session.view().onlyProperty().get() == View.Only.ALL ? onion : onion.withStep(OnionSkin.Step.KEYS);
+    }
+
     private Optional<OnionSkin> onion(Shot shot, String level) {
         Set<String> levels = session.view().onionAllLevelsProperty().get()
                 ? shot.levels().stream().map(Level::id).collect(Collectors.toSet())
                 : level == null ? Set.of() : Set.of(level);
         return levels.isEmpty()
                 ? Optional.empty()
-                : Optional.of(session.view().onionProperty().get().withLevels(levels));
+                : Optional.of(onlyMarked(session.view().onionProperty().get().withLevels(levels)));
     }
 
     /** With all levels but the one that is shown alone hidden. */

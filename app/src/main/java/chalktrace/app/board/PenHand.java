@@ -96,6 +96,15 @@ public final class PenHand {
             now.down(sample);
             return;
         }
+        int gate = session.transport().frame();
+        int seen = session.view().seen(session.shot(), gate);
+        if (seen != gate) {
+            refused.accept(
+                    sample,
+                    "This is frame " + session.shot().setup().number(seen)
+                            + ", held, as only marked frames are seen: step to it to draw on it");
+            return;
+        }
         StrokeLanding landing = session.landing();
         if (!landing.canDraw()) {
             refused.accept(sample, Landings.refusal(session.shot(), landing));

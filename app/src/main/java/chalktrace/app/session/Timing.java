@@ -2,6 +2,7 @@ package chalktrace.app.session;
 
 import chalktrace.core.between.InBetween;
 import chalktrace.core.between.TimingChart;
+import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.BetweenEdits;
 import chalktrace.core.edit.DrawingPiece;
 import chalktrace.core.edit.Edit;
@@ -49,6 +50,8 @@ public final class Timing {
     private final ObjectProperty<Span> span = new SimpleObjectProperty<>();
     private final BooleanProperty soundAlong = new SimpleBooleanProperty(true);
     private final BooleanProperty footageAlong = new SimpleBooleanProperty(true);
+    private Shot checked;
+    private List<ExposureChecks.Finding> findings = List.of();
     private final ReadOnlyObjectWrapper<Drawing> draft = new ReadOnlyObjectWrapper<>();
 
     Timing(Document document, Selection selection, Transport transport, View view, Jobs jobs, Notices notices) {
@@ -67,6 +70,32 @@ public final class Timing {
             }
         });
         transport.frameProperty().addListener(changed -> draft.set(null));
+    }
+
+    /** What is probably not meant in the exposure of the shot as it is seen. */
+    public List<ExposureChecks.Finding> findings() {
+        Shot shot = document.shown();
+        if (shot != checked) {
+            checked = shot;
+            findings = ExposureChecks.of(shot);
+        }
+        return findings;
+    }
+
+    /** A finding as a sentence. */
+    public String words(ExposureChecks.Finding finding) {
+        Shot shot = document.shown();
+        String level = shot.level(finding.level()).map(Level::name).orElse("");
+        int number = shot.setup().number(finding.frame());
+        return switch (finding.kind()) {
+            case EMPTY_SHOWN ->
+                level + ": drawing " + finding.drawing() + " is empty and shows from frame " + number + ".";
+            case OUTSIDE ->
+                level + ": drawing " + finding.drawing() + " starts at frame " + number + ", after the end.";
+            case NEVER_SHOWN -> level + ": drawing " + finding.drawing() + " shows nowhere.";
+            case ONE_FRAME_GAP -> level + ": frame " + number + " alone shows nothing.";
+            case BROKEN_TWOS -> level + ": one frame at " + number + " breaks the twos.";
+        };
     }
 
     /** The span that was chosen on the bench; null for none. */
@@ -282,8 +311,10 @@ public final class Timing {
     private void sayWithoutPartner(InBetween.Draft made) {
         int alone = made.leftOver().size() + made.added().size();
         if (alone > 0) {
-            notices.say(alone + (alone == 1 ? " stroke has" : " strokes have")
-                    + " no partner in the other drawing and is not in the draft.");
+            notices.say(
+                    alone == 1
+                            ? "One stroke has no partner in the other drawing and is not in the draft."
+                            : alone + " strokes have no partner in the other drawing and are not in the draft.");
         }
     }
 }

@@ -2,6 +2,8 @@ package chalktrace.app.session;
 
 import chalktrace.core.render.LiftedPiece;
 import chalktrace.core.render.OnionSkin;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Ink;
 import java.util.List;
 import javafx.beans.property.BooleanProperty;
@@ -34,6 +36,13 @@ public final class View {
         ELLIPSE,
         /** A free line that ends where it began. */
         CLOSED
+    }
+
+    /** Which frames are stepped to and seen, by their marks. */
+    public enum Only {
+        ALL,
+        KEYS,
+        KEYS_AND_BREAKDOWNS
     }
 
     /** How what is picked is taken hold of. */
@@ -92,6 +101,9 @@ public final class View {
     private final BooleanProperty onionAllLevels = new SimpleBooleanProperty();
     private final BooleanProperty onionSkin = new SimpleBooleanProperty(true);
     private final BooleanProperty footageHidden = new SimpleBooleanProperty();
+    private final ObjectProperty<Only> only = new SimpleObjectProperty<>(Only.ALL);
+    private final BooleanProperty footageRuns = new SimpleBooleanProperty();
+    private final BooleanProperty pushesWhatFollows = new SimpleBooleanProperty();
     private final BooleanProperty sheet = new SimpleBooleanProperty();
     private final BooleanProperty wholeWindow = new SimpleBooleanProperty();
     private final BooleanProperty peekBack = new SimpleBooleanProperty();
@@ -185,6 +197,39 @@ public final class View {
     /** Whether footage is hidden for as long as a key is held. */
     public BooleanProperty footageHiddenProperty() {
         return footageHidden;
+    }
+
+    /** Which frames are stepped to and seen; each holds until the next of them. */
+    public ObjectProperty<Only> onlyProperty() {
+        return only;
+    }
+
+    /** Whether footage runs on while only marked frames are seen, and is not held with them. */
+    public BooleanProperty footageRunsProperty() {
+        return footageRuns;
+    }
+
+    /** Whether dragging the end of a hold pushes what follows, and does not take from it, for as long as Alt is held. */
+    public BooleanProperty pushesWhatFollowsProperty() {
+        return pushesWhatFollows;
+    }
+
+    /** The frame that is seen for one at the gate: the last marked one up to it, where only such are seen. */
+    public int seen(Shot shot, int frame) {
+        return only.get() == Only.ALL
+                ? frame
+                : shot.marks().stream()
+                        .filter(mark -> isSeen(mark) && mark.frame() <= frame)
+                        .mapToInt(Mark::frame)
+                        .max()
+                        .orElse(frame);
+    }
+
+    /** Whether a mark's frame is seen. */
+    public boolean isSeen(Mark mark) {
+        return mark.isOfShot()
+                && (mark.kind() == Mark.Kind.KEY
+                        || mark.kind() == Mark.Kind.BREAKDOWN && only.get() == Only.KEYS_AND_BREAKDOWNS);
     }
 
     /** Whether the exposure sheet lies in the board's place. */

@@ -51,10 +51,15 @@ public final class SheetPane extends Region {
         getProperties().put(Keys.TAKES_KEYS, TAKEN);
         setAccessibleRole(AccessibleRole.TABLE_VIEW);
         setAccessibleText("Exposure sheet");
+        column = Math.max(0, levelIds().indexOf(session.selection().level()));
         setMinSize(0, 0);
         getChildren().add(canvas);
         canvas.setManaged(false);
         InvalidationListener all = changed -> requestLayout();
+        visibleProperty().addListener((property, before, shown) -> {
+            column = Math.max(0, levelIds().indexOf(session.selection().level()));
+            requestLayout();
+        });
         session.document().shownProperty().addListener(all);
         session.transport().frameProperty().addListener((property, before, now) -> {
             typed = "";

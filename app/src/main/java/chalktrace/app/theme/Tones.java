@@ -74,6 +74,11 @@ public final class Tones {
         return of("guide", 1);
     }
 
+    /** Lines that are offered, and not drawn. */
+    public Color draft() {
+        return of("draft", 1);
+    }
+
     /** What is wrong, as text. */
     public Color badText() {
         return of("bad-text", 1);

@@ -1,6 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
@@ -14,6 +15,15 @@ final class Steps {
 
     Steps(Session session) {
         this.session = session;
+    }
+
+    /** A frame on or back; where only marked frames are seen, to the next of these. */
+    void frame(int direction) {
+        if (session.view().onlyProperty().get() == View.Only.ALL) {
+            session.transport().step(direction);
+        } else {
+            to(session.shot().marks().stream().filter(session.view()::isSeen).mapToInt(Mark::frame), direction);
+        }
     }
 
     /** To the nearest mark in a direction; nowhere when there is none. */

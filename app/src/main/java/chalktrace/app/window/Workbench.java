@@ -214,8 +214,8 @@ public final class Workbench {
     private Keys keys() {
         Keys keys = new Keys();
         Steps steps = new Steps(session);
-        keys.on(Action.FRAME_BACK, () -> session.transport().step(-1))
-                .on(Action.FRAME_ON, () -> session.transport().step(1))
+        keys.on(Action.FRAME_BACK, () -> steps.frame(-1))
+                .on(Action.FRAME_ON, () -> steps.frame(1))
                 .on(Action.MARK_BACK, () -> steps.mark(-1))
                 .on(Action.MARK_ON, () -> steps.mark(1))
                 .on(Action.DRAWING_BACK, () -> steps.drawing(-1))

@@ -53,7 +53,7 @@ public final class Scenes {
     public static Scene withDraft(Scene scene, Shot shot, Drawing draft, Rgb color) {
         List<SceneLayer> layers = new ArrayList<>(scene.layers());
         layers.add(new DrawingLayer(
-                draft, shot.chalks(), new InkLook(Optional.of(color), true, true), Placement.AS_IS, 1));
+                draft, shot.chalks(), new InkLook(Optional.of(color), true, false), Placement.AS_IS, 1));
         return new Scene(scene.size(), layers);
     }
 

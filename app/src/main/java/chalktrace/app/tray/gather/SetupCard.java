@@ -1,22 +1,29 @@
 package chalktrace.app.tray.gather;
 
 import chalktrace.app.controls.Colors;
+import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
+import chalktrace.core.edit.RateEdits;
 import chalktrace.core.edit.SetupEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FrameRate;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.ColorPicker;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
+import javafx.util.StringConverter;
 
 /** What the shot is made on, open to change at any time. */
 final class SetupCard extends GridPane {
 
     private final Session session;
+    private final ComboBox<Boolean> keeps = new ComboBox<>();
+    private final Label rateWords = Rows.hint("");
     private final TextField rate = field(0, "rate", "frames a second");
     private final TextField size = field(1, "size", "width x height in pixels");
     private final TextField length = field(2, "length", "frames");
@@ -29,7 +36,7 @@ final class SetupCard extends GridPane {
         setHgap(8);
         setVgap(4);
         setAlignment(Pos.CENTER_LEFT);
-        on(rate, text -> withRate(FrameRate.parse(text)));
+        onRate();
         on(size, text -> withSize(PictureSize.parse(text)));
         on(length, text -> session.shot().setup().withLength(whole(text)));
         on(firstNumber, text -> withFirstNumber(whole(text)));
@@ -40,6 +47,66 @@ final class SetupCard extends GridPane {
         paper.setFocusTraversable(false);
         paper.setMaxWidth(Double.MAX_VALUE);
         paper.setOnAction(event -> apply(session.shot().setup().withPaper(Colors.rgb(paper.getValue()))));
+    }
+
+    /** A typed rate says what would come of it before Enter settles it. */
+    private void onRate() {
+        keeps.getItems().setAll(false, true);
+        keeps.setValue(false);
+        keeps.setId("rate-keeps");
+        keeps.setFocusTraversable(false);
+        keeps.setMaxWidth(Double.MAX_VALUE);
+        keeps.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Boolean seconds) {
+                return seconds ? "seconds" : "frames";
+            }
+
+            @Override
+            public Boolean fromString(String text) {
+                return keeps.getValue();
+            }
+        });
+        Label word = new Label("it keeps");
+        word.getStyleClass().add("quiet");
+        add(word, 0, 5);
+        add(keeps, 1, 5);
+        add(rateWords, 0, 6, 2, 1);
+        rateWords.setManaged(false);
+        rate.textProperty().addListener(changed -> showRateWords());
+        Consumer<String> typed = text -> {
+            try {
+                FrameRate wanted = FrameRate.parse(text);
+                if (!wanted.equals(session.shot().setup().rate())) {
+                    session.document()
+                            .apply(keeps.getValue() ? RateEdits.keepSeconds(wanted) : RateEdits.keepFrames(wanted));
+                }
+            } catch (IllegalArgumentException e) {
+                session.notices().problem(e.getMessage());
+            }
+            show(session.shot().setup());
+        };
+        rate.setOnAction(event -> {
+            typed.accept(rate.getText());
+            getParent().requestFocus();
+        });
+        rate.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                typed.accept(rate.getText());
+            }
+        });
+    }
+
+    private void showRateWords() {
+        String words = "";
+        try {
+            words = rate.isFocused() ? RateEdits.words(session.shot(), FrameRate.parse(rate.getText())) : "";
+        } catch (IllegalArgumentException e) {
+            // Not typed to its end yet.
+        }
+        rateWords.setText(words);
+        rateWords.setVisible(!words.isEmpty());
+        rateWords.setManaged(!words.isEmpty());
     }
 
     void show(ShotSetup setup) {
@@ -87,11 +154,6 @@ final class SetupCard extends GridPane {
 
     private void apply(ShotSetup setup) {
         session.document().apply(SetupEdits.change(setup));
-    }
-
-    private ShotSetup withRate(FrameRate newRate) {
-        ShotSetup s = session.shot().setup();
-        return new ShotSetup(newRate, s.size(), s.length(), s.firstNumber(), s.paper());
     }
 
     private ShotSetup withSize(PictureSize newSize) {

@@ -6,27 +6,43 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
+import chalktrace.app.session.View;
+import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.edit.TimingEdits;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.ShotSetup;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
 
 /** What can be done with the span that is chosen on the bench, or else with the showing at the gate. */
 final class TimingRows extends VBox {
+
+    private static final int MOST_FINDINGS = 6;
 
     private final Session session;
     private final Label where = Rows.hint("");
     private final NumberField count = new NumberField("timing-count", 2, this::showProposal);
     private final Label proposal = Rows.hint("");
+
+    private final ComboBox<View.Only> only = new ComboBox<>();
+    private final TextField note = new TextField();
+    private final VBox findings = new VBox(2);
 
     TimingRows(Session session) {
         super(6);
@@ -38,10 +54,48 @@ final class TimingRows extends VBox {
         sound.selectedProperty().bindBidirectional(timing.soundAlongProperty());
         CheckBox footage = new CheckBox("references");
         footage.selectedProperty().bindBidirectional(timing.footageAlongProperty());
+        only.getItems().setAll(View.Only.values());
+        only.setValue(View.Only.ALL);
+        only.setId("see-only");
+        only.setFocusTraversable(false);
+        only.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(View.Only value) {
+                return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+            }
+
+            @Override
+            public View.Only fromString(String text) {
+                return only.getValue();
+            }
+        });
+        only.valueProperty().bindBidirectional(session.view().onlyProperty());
+        CheckBox runs = new CheckBox("footage runs on meanwhile");
+        runs.selectedProperty().bindBidirectional(session.view().footageRunsProperty());
+        runs.setFocusTraversable(false);
+        note.setPromptText("note for this frame");
+        note.setId("frame-note");
+        note.setFocusTraversable(false);
+        note.getStyleClass().add("part-field");
+        note.setOnAction(event -> {
+            session.document().apply(MarkEdits.note(session.transport().frame(), note.getText()));
+            getParent().requestFocus();
+        });
         sound.setFocusTraversable(false);
         footage.setFocusTraversable(false);
         getChildren()
                 .addAll(
+                        row(Rows.quiet("see only"), only),
+                        runs,
+                        note,
+                        row(Buttons.words(
+                                "mark on this level",
+                                "key, breakdown, in-between, none, for the current level",
+                                () -> session.document()
+                                        .apply(MarkEdits.turn(
+                                                session.transport().frame(),
+                                                Optional.ofNullable(
+                                                        session.selection().level()))))),
                         where,
                         row(Rows.quiet("n"), count, Rows.quiet("frames or times")),
                         flow(
@@ -159,7 +213,31 @@ final class TimingRows extends VBox {
                 + (session.timing().spanProperty().get() == null
                         ? ". Drag over a level's lane with Shift to choose a span."
                         : "."));
+        if (!note.isFocused()) {
+            note.setText(session.shot().marks().stream()
+                    .filter(mark -> mark.kind() == Mark.Kind.NOTE
+                            && mark.frame() == session.transport().frame())
+                    .map(Mark::text)
+                    .collect(Collectors.joining("; ")));
+        }
+        showFindings();
         showProposal();
+    }
+
+    private void showFindings() {
+        findings.getChildren().clear();
+        List<ExposureChecks.Finding> all = session.timing().findings();
+        if (!all.isEmpty()) {
+            findings.getChildren().add(Rows.quiet("probably not meant"));
+        }
+        all.stream().limit(MOST_FINDINGS).forEach(finding -> {
+            Label words = new Label(session.timing().words(finding));
+            words.setWrapText(true);
+            findings.getChildren().add(Rows.row(() -> session.transport().go(finding.frame()), words));
+        });
+        if (all.size() > MOST_FINDINGS) {
+            findings.getChildren().add(Rows.quiet("and " + (all.size() - MOST_FINDINGS) + " more"));
+        }
     }
 
     private void showProposal() {

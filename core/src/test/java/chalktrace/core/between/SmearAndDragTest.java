@@ -1,0 +1,84 @@
+package chalktrace.core.between;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.core.stroke.Stroke;
+import chalktrace.core.stroke.StrokeSelection;
+import chalktrace.core.testing.Shots;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class SmearAndDragTest {
+
+    /** A square of 40 with its upper left corner at a place. */
+    private static List<Stroke> square(double x, double y) {
+        return List.of(
+                Shots.line(x, y, x + 40, y),
+                Shots.line(x + 40, y, x + 40, y + 40),
+                Shots.line(x + 40, y + 40, x, y + 40),
+                Shots.line(x, y + 40, x, y));
+    }
+
+    private static Rectangle2D bounds(List<Stroke> strokes) {
+        return strokes.stream()
+                .map(StrokeSelection::bounds)
+                .reduce(Rectangle2D::createUnion)
+                .orElseThrow();
+    }
+
+    @Test
+    void aSmearReachesFromTheEarlierPoseToTheLaterOne() {
+        Rectangle2D whole = bounds(Smear.of(square(0, 0), square(200, 0), 1));
+        assertThat(whole.getMinX()).as("the trailing edge is the earlier pose").isCloseTo(0, within(2.0));
+        assertThat(whole.getMaxX()).as("the leading edge is the later pose").isCloseTo(240, within(2.0));
+        assertThat(whole.getHeight()).isCloseTo(40, within(1.0));
+        Rectangle2D none = bounds(Smear.of(square(0, 0), square(200, 0), 0));
+        assertThat(none.getWidth()).isCloseTo(40, within(1.0));
+        assertThat(none.getCenterX()).isCloseTo(120, within(1.0));
+    }
+
+    @Test
+    void squashAndStretchKeepTheAreaUnlessTheyMayNot() {
+        Rectangle2D box = new Rectangle2D.Double(10, 20, 60, 40);
+        AffineTransform kept = SquashAndStretch.along(box, 30, 1.8, true, SquashAndStretch.Stays.MIDDLE);
+        assertThat(kept.getDeterminant()).isCloseTo(1, within(1e-9));
+        AffineTransform grown = SquashAndStretch.along(box, 30, 1.8, false, SquashAndStretch.Stays.MIDDLE);
+        assertThat(grown.getDeterminant()).isCloseTo(1.8, within(1e-9));
+        Point2D middle = kept.transform(new Point2D.Double(40, 40), null);
+        assertThat(middle.distance(40, 40)).isLessThan(1e-9);
+        AffineTransform back = SquashAndStretch.along(box, 30, 1 / 1.8, true, SquashAndStretch.Stays.MIDDLE);
+        back.concatenate(kept);
+        Point2D corner = back.transform(new Point2D.Double(10, 20), null);
+        assertThat(corner.distance(10, 20)).isLessThan(1e-9);
+        Point2D trailing = SquashAndStretch.along(box, 0, 2, true, SquashAndStretch.Stays.TRAILING)
+                .transform(new Point2D.Double(10, 40), null);
+        assertThat(trailing.distance(10, 40)).isLessThan(1e-9);
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> SquashAndStretch.along(box, 0, 0, true, SquashAndStretch.Stays.MIDDLE));
+    }
+
+    @Test
+    void aLoosePartComesLaterGoesOnBeyondAndComesToRest() {
+        double[] root = new double[80];
+        for (int f = 0; f < root.length; f++) {
+            root[f] = f < 10 ? 0 : f < 30 ? 10.0 * (f - 10) : 200;
+        }
+        double[] tip = DragFollow.follow(root, 4, 0.6, 1);
+        // A steady move of 10 px a frame is followed about 4 frames behind.
+        assertThat(root[26] - tip[26]).isCloseTo(40, within(12.0));
+        double farthest = Arrays.stream(tip).max().orElseThrow();
+        assertThat(farthest).as("it overshoots").isGreaterThan(203);
+        assertThat(tip[79]).as("and rests").isCloseTo(200, within(1.0));
+        double[] calm = DragFollow.follow(root, 4, 0, 1);
+        assertThat(Arrays.stream(calm).max().orElseThrow())
+                .as("none without overshoot")
+                .isLessThan(200.5);
+        assertThat(DragFollow.follow(root, 4, 0.6, 0)[20]).as("the root itself").isCloseTo(root[20], within(0.1));
+    }
+}
