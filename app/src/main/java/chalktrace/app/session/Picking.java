@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.core.between.SquashAndStretch;
 import chalktrace.core.edit.DrawingPiece;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.Pick;
@@ -187,6 +188,21 @@ public final class Picking {
         } else {
             each(pick -> SpanEdits.movePart(pick, range, move));
         }
+    }
+
+    /** Squashes or stretches what is picked along a direction, each pick about the middle of all. */
+    public void squash(double degrees, double percent, boolean keepArea, SquashAndStretch.Stays stays) {
+        AffineTransform change =
+                SquashAndStretch.along(bounds(document.shot()), degrees, percent / 100, keepArea, stays);
+        each(pick -> PickEdits.transform("squash and stretch", pick, change));
+    }
+
+    /** Lets the picked part follow the rest of its level late, on frames from the gate on. */
+    public void followThrough(int frames, double delayFrames, double overshoot) {
+        int start = transport.frame();
+        FrameRange range =
+                new FrameRange(start, Math.min(document.shot().setup().length(), start + Math.max(1, frames)));
+        each(pick -> SpanEdits.followThrough(pick, range, delayFrames, overshoot));
     }
 
     /** All that is picked and still there. */

@@ -1,6 +1,7 @@
 package chalktrace.app.session;
 
 import chalktrace.core.between.InBetween;
+import chalktrace.core.between.Smear;
 import chalktrace.core.between.TimingChart;
 import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.BetweenEdits;
@@ -17,6 +18,7 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SpanExposures;
+import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
 import java.util.List;
 import java.util.Optional;
@@ -250,6 +252,17 @@ public final class Timing {
             draft.set(new Drawing(1, made.strokes()));
             sayWithoutPartner(made);
         }));
+    }
+
+    /** Shows a smear between the two drawings. @param length how much of the way it covers, 0 to 1 */
+    public void showSmear(double length) {
+        withKeys((level, keys) -> {
+            List<Stroke> first =
+                    level.drawing(keys.get(0).drawing()).orElseThrow().strokes();
+            List<Stroke> second =
+                    level.drawing(keys.get(1).drawing()).orElseThrow().strokes();
+            jobs.runQuietly(() -> Smear.of(first, second, length), strokes -> draft.set(new Drawing(1, strokes)));
+        });
     }
 
     public void hideDraft() {

@@ -15,12 +15,15 @@ record Polyline(double[] x, double[] y, double[] pressure) {
         int steps = Math.max(1, curve.segments() * DENSE);
         double[] length = new double[steps + 1];
         double[] place = new double[steps + 1];
+        double[] curveX = new double[steps + 1];
+        double[] curveY = new double[steps + 1];
+        curveX[0] = curve.at(0, 0);
+        curveY[0] = curve.at(0, 1);
         for (int i = 1; i <= steps; i++) {
             place[i] = curve.segments() * (double) i / steps;
-            length[i] = length[i - 1]
-                    + Math.hypot(
-                            curve.at(place[i], 0) - curve.at(place[i - 1], 0),
-                            curve.at(place[i], 1) - curve.at(place[i - 1], 1));
+            curveX[i] = curve.at(place[i], 0);
+            curveY[i] = curve.at(place[i], 1);
+            length[i] = length[i - 1] + Math.hypot(curveX[i] - curveX[i - 1], curveY[i] - curveY[i - 1]);
         }
         Polyline out = new Polyline(new double[count], new double[count], new double[count]);
         int at = 1;

@@ -45,6 +45,9 @@ public final class StrokeMatching {
     private final List<Polyline> from = new ArrayList<>();
     private final List<Polyline> to = new ArrayList<>();
     private final double size;
+    private final double[] fromLength;
+    private final double[] toLength;
+    private final double[][] toMiddle;
 
     private StrokeMatching(List<Stroke> first, List<Stroke> second) {
         this.first = first;
@@ -52,6 +55,11 @@ public final class StrokeMatching {
         first.forEach(stroke -> from.add(Polyline.of(stroke.curve(), POINTS)));
         second.forEach(stroke -> to.add(Polyline.of(stroke.curve(), POINTS)));
         size = Math.max(1, Math.max(extent(from), extent(to)));
+        fromLength = from.stream().mapToDouble(Polyline::length).toArray();
+        toLength = to.stream().mapToDouble(Polyline::length).toArray();
+        toMiddle = to.stream()
+                .map(line -> new double[] {line.middleX(), line.middleY()})
+                .toArray(double[][]::new);
     }
 
     /** @param fixed pairs that the artist has made, by the first's stroke; they stay */
@@ -150,8 +158,12 @@ public final class StrokeMatching {
                 double px = move.x(x[i], y[i]);
                 double py = move.y(x[i], y[i]);
                 int there = i * last / 2;
-                along += Math.hypot(other.x()[there] - px, other.y()[there] - py);
-                against += Math.hypot(other.x()[last - there] - px, other.y()[last - there] - py);
+                double ax = other.x()[there] - px;
+                double ay = other.y()[there] - py;
+                double bx = other.x()[last - there] - px;
+                double by = other.y()[last - there] - py;
+                along += Math.sqrt(ax * ax + ay * ay);
+                against += Math.sqrt(bx * bx + by * by);
             }
             least = Math.min(least, Math.min(along, against) / 3);
         }
@@ -181,12 +193,35 @@ public final class StrokeMatching {
     /** In shares of the drawing's size. */
     private double cost(int i, int j, Similarity move, Polyline moved) {
         Polyline other = to.get(j);
-        double place = Math.min(moved.distance(other), moved.distance(other.reversed()));
-        double dx = other.middleX() - moved.middleX();
-        double dy = other.middleY() - moved.middleY();
-        Polyline centred = moved.moved(new Similarity(1, 0, dx, dy));
-        double shape = Math.min(centred.distance(other), centred.distance(other.reversed()));
-        double lengths = Math.abs(moved.length() - other.length());
+        double mx = moved.middleX();
+        double my = moved.middleY();
+        double dx = toMiddle[j][0] - mx;
+        double dy = toMiddle[j][1] - my;
+        if (dx * dx + dy * dy > size * size * LEFT_OVER * LEFT_OVER) {
+            // Points are no closer to each other on the whole than their middles are.
+            return LEFT_OVER * 2;
+        }
+        int last = POINTS - 1;
+        double along = 0;
+        double against = 0;
+        double shapeAlong = 0;
+        double shapeAgainst = 0;
+        for (int p = 0; p < POINTS; p++) {
+            double px = moved.x()[p];
+            double py = moved.y()[p];
+            double ax = other.x()[p] - px;
+            double ay = other.y()[p] - py;
+            double bx = other.x()[last - p] - px;
+            double by = other.y()[last - p] - py;
+            along += Math.sqrt(ax * ax + ay * ay);
+            against += Math.sqrt(bx * bx + by * by);
+            shapeAlong += Math.sqrt((ax - dx) * (ax - dx) + (ay - dy) * (ay - dy));
+            shapeAgainst += Math.sqrt((bx - dx) * (bx - dx) + (by - dy) * (by - dy));
+        }
+        double place = Math.min(along, against) / POINTS;
+        double shape = Math.min(shapeAlong, shapeAgainst) / POINTS;
+        double lengths =
+                Math.abs(fromLength[i] * Math.sqrt(move.ax() * move.ax() + move.ay() * move.ay()) - toLength[j]);
         Stroke a = first.get(i);
         Stroke b = second.get(j);
         double order = Math.abs(i / (double) Math.max(1, first.size()) - j / (double) Math.max(1, second.size()));

@@ -1,10 +1,12 @@
 package chalktrace.core.edit;
 
+import chalktrace.core.between.DragFollow;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.Warp;
 import chalktrace.core.time.FrameRange;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
@@ -76,6 +78,73 @@ public final class SpanEdits {
                     }
                     return level.with(out.joined());
                 }));
+    }
+
+    /**
+     * Lets a loose part follow the rest of its level with a delay, on each drawing of a span: the place of it that is nearest to
+     * the rest goes along at once, its far end as late as the delay, and beyond where the rest stops.
+     *
+     * @param overshoot 0 for none to 1 for much
+     */
+    public static Edit followThrough(Pick pick, FrameRange frames, double delayFrames, double overshoot) {
+        return new Edit("follow through on " + frames.frames() + " frames", shot -> {
+            double[] rootX = new double[frames.frames()];
+            double[] rootY = new double[frames.frames()];
+            for (int i = 0; i < rootX.length; i++) {
+                Point2D root = middleOfRest(shot, pick, frames.start() + i)
+                        .orElse(new Point2D.Double(i == 0 ? 0 : rootX[i - 1], i == 0 ? 0 : rootY[i - 1]));
+                rootX[i] = root.getX();
+                rootY[i] = root.getY();
+            }
+            Shot out = shot;
+            Set<Integer> done = new HashSet<>();
+            for (int i = 0; i < rootX.length; i++) {
+                Optional<Pick> there = samePart(shot, pick, frames.start() + i);
+                if (there.isPresent() && done.add(there.get().drawing())) {
+                    Warp late = late(there.get().bounds(shot), rootX, rootY, i, delayFrames, overshoot);
+                    out = PickEdits.bend(there.get(), late).change().apply(out);
+                }
+            }
+            return out;
+        });
+    }
+
+    private static Warp late(
+            Rectangle2D box, double[] rootX, double[] rootY, int frame, double delayFrames, double overshoot) {
+        double size = Math.max(1, Math.hypot(box.getWidth(), box.getHeight()));
+        double nearX = Math.max(box.getMinX(), Math.min(box.getMaxX(), rootX[frame]));
+        double nearY = Math.max(box.getMinY(), Math.min(box.getMaxY(), rootY[frame]));
+        // How far behind places at some distances are is worked out once; between them it goes evenly.
+        int places = 8;
+        double[] behindX = new double[places + 1];
+        double[] behindY = new double[places + 1];
+        for (int p = 0; p <= places; p++) {
+            double along = p / (double) places;
+            behindX[p] = DragFollow.follow(rootX, delayFrames, overshoot, along)[frame] - rootX[frame];
+            behindY[p] = DragFollow.follow(rootY, delayFrames, overshoot, along)[frame] - rootY[frame];
+        }
+        return (x, y) -> {
+            double at = Math.min(1, Math.hypot(x - nearX, y - nearY) / size) * places;
+            int p = Math.min(places - 1, (int) at);
+            double share = at - p;
+            return new Point2D.Double(
+                    x + behindX[p] + share * (behindX[p + 1] - behindX[p]),
+                    y + behindY[p] + share * (behindY[p + 1] - behindY[p]));
+        };
+    }
+
+    /** The middle of all strokes of a level's drawing that are not of the part. */
+    private static Optional<Point2D> middleOfRest(Shot shot, Pick pick, int frame) {
+        Set<Integer> part = samePart(shot, pick, frame).map(Pick::strokes).orElse(Set.of());
+        return Pick.all(shot, pick.level(), frame)
+                .map(all -> {
+                    Set<Integer> rest = new HashSet<>(all.strokes());
+                    rest.removeAll(part);
+                    return new Pick(all.level(), all.drawing(), all.placement(), rest, Set.of(), Set.of());
+                })
+                .filter(rest -> !rest.strokes().isEmpty())
+                .map(rest -> rest.bounds(shot))
+                .map(box -> new Point2D.Double(box.getCenterX(), box.getCenterY()));
     }
 
     /** Moves all that a group's levels show, on all frames. */

@@ -30,8 +30,16 @@ public record Exposures(List<Exposure> runs) {
     }
 
     public Optional<Exposure> at(int frame) {
-        for (Exposure run : runs) {
-            if (run.range().contains(frame)) {
+        int low = 0;
+        int high = runs.size() - 1;
+        while (low <= high) {
+            int middle = (low + high) >>> 1;
+            Exposure run = runs.get(middle);
+            if (frame < run.start()) {
+                high = middle - 1;
+            } else if (frame >= run.end()) {
+                low = middle + 1;
+            } else {
                 return Optional.of(run);
             }
         }

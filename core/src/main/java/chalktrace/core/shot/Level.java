@@ -104,6 +104,21 @@ public record Level(
     }
 
     private static Optional<Drawing> find(List<Drawing> drawings, int number) {
-        return drawings.stream().filter(d -> d.number() == number).findFirst();
+        // They are in rising order.
+        int low = 0;
+        int high = drawings.size() - 1;
+        while (low <= high) {
+            int middle = (low + high) >>> 1;
+            int there = drawings.get(middle).number();
+            if (there == number) {
+                return Optional.of(drawings.get(middle));
+            }
+            if (there < number) {
+                low = middle + 1;
+            } else {
+                high = middle - 1;
+            }
+        }
+        return Optional.empty();
     }
 }

@@ -160,6 +160,36 @@ class SpanEditsTest {
         assertThat(StrokeLanding.afresh(longer, Shots.LEVEL, 100, 2).kind()).isEqualTo(StrokeLanding.Kind.ONTO_DRAWING);
     }
 
+    @Test
+    void aLoosePartTrailsBehindWhatItHangsOnAndItsRootGoesAlong() {
+        Shot shot = Shots.showing(Exposure.of(0, 1, 1));
+        Exposure[] runs = new Exposure[12];
+        for (int f = 0; f < 12; f++) {
+            double x = 10 * Math.min(f, 6);
+            Drawing drawing = new Drawing(
+                    f + 1,
+                    List.of(
+                            Shots.line(x, 40, x, 60),
+                            Shots.line(x + 1, 60, x + 1, 160).withPart("scarf")));
+            runs[f] = Exposure.of(f, 1, f + 1);
+            shot = shot.withLevel(Shots.LEVEL, level -> level.with(drawing));
+        }
+        Shot rigid = shot.withLevel(Shots.LEVEL, level -> level.with(new Exposures(List.of(runs))));
+        Pick scarf = Pick.part(rigid, Shots.LEVEL, 0, "scarf").orElseThrow();
+        Shot loose = SpanEdits.followThrough(scarf, new FrameRange(0, 12), 2, 0.5)
+                .change()
+                .apply(rigid);
+
+        Stroke moving = Shots.level(loose).drawing(6).orElseThrow().strokes().get(1);
+        int end = moving.curve().points() - 1;
+        assertThat(moving.curve().x(0)).as("the root").isCloseTo(51, within(3.0));
+        assertThat(51 - moving.curve().x(end))
+                .as("the tip is about two frames late")
+                .isBetween(10.0, 30.0);
+        assertThat(Shots.level(loose).drawing(6).orElseThrow().strokes().get(0))
+                .isEqualTo(Shots.level(rigid).drawing(6).orElseThrow().strokes().get(0));
+    }
+
     /** Three drawings on twos, each with a part "eye" and one of no name. */
     private static Shot threeDrawings() {
         Shot shot = Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2), Exposure.of(4, 2, 3));

@@ -75,6 +75,10 @@ final class BetweenRows extends VBox {
                         make,
                         share,
                         buttons,
+                        Buttons.words(
+                                "smear",
+                                "stretched along the way, as much of it as the draft's percent say",
+                                () -> session.timing().showSmear(share.value() / 100)),
                         Rows.hint(
                                 "Strokes are paired by shape, place and part. What turns stays on its arc; lengths stay."));
         Refresh.on(

@@ -65,6 +65,7 @@ final class PickRows extends VBox {
                         handling(),
                         parts,
                         new Fold("on many frames", false, new SpanRows(session)),
+                        new Fold("squash, stretch, follow", false, new ElasticRows(session)),
                         row(
                                 Buttons.words(
                                         "paste on",

@@ -1,0 +1,84 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.core.between.SquashAndStretch;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** Squash and stretch of what is picked, and loose parts that follow late. */
+final class ElasticRows extends VBox {
+
+    private final Session session;
+    private final NumberField direction = new NumberField("squash-direction", 0, () -> {});
+    private final NumberField factor = new NumberField("squash-percent", 130, () -> {});
+    private final CheckBox area = new CheckBox("keeps its area");
+    private final ComboBox<SquashAndStretch.Stays> stays = new ComboBox<>();
+    private final NumberField delay = new NumberField("follow-delay", 2, () -> {});
+    private final NumberField overshoot = new NumberField("follow-overshoot", 40, () -> {});
+    private final NumberField frames = new NumberField("follow-frames", 24, () -> {});
+
+    ElasticRows(Session session) {
+        super(6);
+        this.session = session;
+        area.setSelected(true);
+        area.setFocusTraversable(false);
+        stays.getItems().setAll(SquashAndStretch.Stays.values());
+        stays.setValue(SquashAndStretch.Stays.MIDDLE);
+        stays.setFocusTraversable(false);
+        stays.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(SquashAndStretch.Stays value) {
+                return value.name().toLowerCase(Locale.ROOT);
+            }
+
+            @Override
+            public SquashAndStretch.Stays fromString(String text) {
+                return stays.getValue();
+            }
+        });
+        for (NumberField field : new NumberField[] {direction, factor, delay, overshoot, frames}) {
+            field.setPrefWidth(52);
+            field.setMinWidth(52);
+        }
+        getChildren()
+                .addAll(
+                        row(Rows.quiet("along"), direction, Rows.quiet("\u00b0 to %"), factor),
+                        area,
+                        row(Rows.quiet("stays:"), stays),
+                        Buttons.words("squash or stretch", "what is picked, along that direction", this::squash),
+                        row(Rows.quiet("late by"), delay, Rows.quiet("frames")),
+                        row(Rows.quiet("overshoots %"), overshoot),
+                        row(
+                                Buttons.words(
+                                        "follow through",
+                                        "the picked part follows the rest of its level, on frames from the gate on",
+                                        () -> session.picking()
+                                                .followThrough(
+                                                        (int) frames.value(), delay.value(), overshoot.value() / 100)),
+                                Rows.quiet("on"),
+                                frames));
+    }
+
+    private void squash() {
+        try {
+            session.picking().squash(direction.value(), factor.value(), area.isSelected(), stays.getValue());
+        } catch (IllegalArgumentException e) {
+            session.notices().problem(e.getMessage());
+        }
+    }
+
+    private static HBox row(Node... parts) {
+        HBox row = new HBox(6, parts);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+}
