@@ -1,5 +1,6 @@
 package chalktrace.app.board;
 
+import chalktrace.app.controls.Colors;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.theme.Theme;
@@ -13,6 +14,7 @@ import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.render.StrokeLayer;
 import chalktrace.core.render.Viewpoint;
+import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
@@ -253,8 +255,12 @@ public final class BoardView extends Region {
                 onion ? onion(shot, level) : Optional.empty(),
                 Optional.ofNullable(level),
                 pen);
-        return Scenes.of(
-                shot, frame, options.withLifted(session.view().liftedProperty().get()), session.footages());
+        Scene scene = Scenes.of(
+                shot, frame, options.withLifted(session.view().liftedProperty().get()), pictures);
+        Drawing draft = session.timing().draftProperty().get();
+        return draft == null
+                ? scene
+                : Scenes.withDraft(scene, shot, draft, Colors.rgb(Theme.tones().draft()));
     }
 
     /** Where only marked frames are seen, only keys shine through. */

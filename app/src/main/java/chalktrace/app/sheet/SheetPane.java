@@ -41,7 +41,6 @@ public final class SheetPane extends Region {
 
     private final Session session;
     private final Canvas canvas = new Canvas();
-    private int column;
     private String typed = "";
 
     public SheetPane(Session session) {
@@ -51,25 +50,18 @@ public final class SheetPane extends Region {
         getProperties().put(Keys.TAKES_KEYS, TAKEN);
         setAccessibleRole(AccessibleRole.TABLE_VIEW);
         setAccessibleText("Exposure sheet");
-        column = Math.max(0, levelIds().indexOf(session.selection().level()));
         setMinSize(0, 0);
         getChildren().add(canvas);
         canvas.setManaged(false);
         InvalidationListener all = changed -> requestLayout();
-        visibleProperty().addListener((property, before, shown) -> {
-            column = Math.max(0, levelIds().indexOf(session.selection().level()));
-            requestLayout();
-        });
+        visibleProperty().addListener(all);
         session.document().shownProperty().addListener(all);
         session.transport().frameProperty().addListener((property, before, now) -> {
             typed = "";
             requestLayout();
         });
         session.timing().spanProperty().addListener(all);
-        session.selection().levelProperty().addListener((property, before, now) -> {
-            column = Math.max(0, levelIds().indexOf(now));
-            requestLayout();
-        });
+        session.selection().levelProperty().addListener(all);
         Theme.lookProperty().addListener(all);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
         addEventHandler(ScrollEvent.SCROLL, event -> {
@@ -99,6 +91,11 @@ public final class SheetPane extends Region {
 
     private List<String> levelIds() {
         return session.document().shown().levels().stream().map(Level::id).toList();
+    }
+
+    /** The current level's. */
+    private int column() {
+        return Math.max(0, levelIds().indexOf(session.selection().level()));
     }
 
     private Shot shown() {
@@ -132,8 +129,9 @@ public final class SheetPane extends Region {
     }
 
     private void choose(int at) {
-        column = Math.max(0, Math.min(levelIds().size() - 1, at));
-        session.selection().levelProperty().set(levelIds().get(column));
+        session.selection()
+                .levelProperty()
+                .set(levelIds().get(Math.max(0, Math.min(levelIds().size() - 1, at))));
     }
 
     private void key(KeyEvent event) {
@@ -157,12 +155,12 @@ public final class SheetPane extends Region {
         } else if (code == KeyCode.PERIOD || code == KeyCode.DECIMAL) {
             session.document()
                     .apply(DrawingEdits.hold(
-                            levelIds().get(column), session.transport().frame(), 1));
+                            levelIds().get(column()), session.transport().frame(), 1));
             session.transport().step(1);
         } else if (code == KeyCode.UP || code == KeyCode.DOWN) {
             session.transport().step(code == KeyCode.UP ? -1 : 1);
         } else if (code == KeyCode.LEFT || code == KeyCode.RIGHT) {
-            choose(column + (code == KeyCode.LEFT ? -1 : 1));
+            choose(column() + (code == KeyCode.LEFT ? -1 : 1));
         } else if (code == KeyCode.ESCAPE && !typed.isEmpty()) {
             typed = "";
             requestLayout();
@@ -188,7 +186,7 @@ public final class SheetPane extends Region {
     /** @return whether it could be done */
     private boolean settle(String text) {
         try {
-            Level level = session.shot().levels().get(column);
+            Level level = session.shot().levels().get(column());
             session.document().apply(SheetEdits.type(level, session.transport().frame(), text));
             return true;
         } catch (IllegalArgumentException e) {
@@ -222,7 +220,7 @@ public final class SheetPane extends Region {
         g.setFill(tones.quiet());
         g.fillText("frame", 8, HEAD / 2);
         for (int c = 0; c < levels.size(); c++) {
-            g.setFill(c == column ? tones.accent() : tones.quiet());
+            g.setFill(c == column() ? tones.accent() : tones.quiet());
             g.fillText(levels.get(c), NUMBER + c * LEVEL + 6, HEAD / 2, LEVEL - 10);
         }
         String[] more = {"words", "mouth", "cues", "notes"};
@@ -249,7 +247,7 @@ public final class SheetPane extends Region {
         g.fillText(number, 14, y + ROW / 2);
         mark(g, tones, row.mark(), number, y);
         for (int c = 0; c < row.cells().size(); c++) {
-            cell(g, tones, row.cells().get(c), here && c == column, NUMBER + c * LEVEL, y);
+            cell(g, tones, row.cells().get(c), here && c == column(), NUMBER + c * LEVEL, y);
         }
         double x = NUMBER + row.cells().size() * LEVEL;
         g.setFont(Theme.sans(12));

@@ -480,6 +480,22 @@ class FrameComposerTest {
     }
 
     @Test
+    void aDraftLiesOverAllInItsOwnColourAndBroken() {
+        Shot shot = withStrokes(List.of(Shots.line(10, 20, 300, 20)));
+        Drawing draft = new Drawing(1, List.of(Shots.line(10, 20, 300, 20)));
+        Scene scene = Scenes.withDraft(Scenes.of(shot, 0, EXPORT, NO_FOOTAGE), shot, draft, new Rgb(0, 0, 255));
+        int[] pixels = composer().composeWhole(scene);
+        long blue = 0;
+        long yellow = 0;
+        for (int x = 20; x < 290; x++) {
+            blue += at(pixels, x, 20) == 0xFF0000FF ? 1 : 0;
+            yellow += at(pixels, x, 20) == YELLOW ? 1 : 0;
+        }
+        assertThat(blue).isGreaterThan(100);
+        assertThat(yellow).as("the line under it shows in the gaps").isGreaterThan(60);
+    }
+
+    @Test
     void footageUnderChangingDrawingsIsComposedAnewWhenItChanges() {
         Shot shot = withStrokes(List.of(Shots.line(10, 20, 100, 20))).withFootage(List.of(halves()));
         FrameComposer composer = composer();
