@@ -1,12 +1,9 @@
 package chalktrace.app.cli;
 
 import chalktrace.core.shot.Shot;
-import chalktrace.media.UnwritableException;
 import chalktrace.media.export.SheetFiles;
 import chalktrace.media.file.ShotFile;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.ArgGroup;
@@ -46,11 +43,7 @@ final class SheetCommand implements Callable<Integer> {
                 : kind.pdf
                         ? SheetFiles.pdf(read)
                         : new ObjectMapper().writerWithDefaultPrettyPrinter().writeValueAsBytes(SheetFiles.json(read));
-        try {
-            Files.write(target, bytes);
-        } catch (IOException e) {
-            throw UnwritableException.of(target, "written", "Choose another place for it.", e);
-        }
+        SheetFiles.write(target, bytes);
         return 0;
     }
 }

@@ -1,8 +1,10 @@
 package chalktrace.app.session;
 
 import chalktrace.core.shot.Shot;
+import chalktrace.media.export.SheetFiles;
 import chalktrace.media.export.ShotExport;
 import java.nio.file.Path;
+import java.util.Locale;
 
 /** Hands the open shot on, in the background. */
 public final class Exporting {
@@ -25,6 +27,17 @@ public final class Exporting {
     /** Writes numbered PNG pictures into a folder. */
     public void pictures(Path folder, boolean withFootage) {
         run("write pictures to " + folder.getFileName(), folder, withFootage, export -> export.pictures(folder));
+    }
+
+    /** Writes the exposure sheet: a table where the name ends so, else pages to print. */
+    public void sheet(Path target) {
+        Shot shot = document.shot();
+        boolean table = target.toString().toLowerCase(Locale.ROOT).endsWith(".csv");
+        jobs.run(
+                "write the sheet",
+                job -> SheetFiles.write(target, table ? SheetFiles.csv(shot) : SheetFiles.pdf(shot)),
+                written -> notices.say("The exposure sheet is in " + written + "."),
+                notices::problem);
     }
 
     @FunctionalInterface

@@ -20,5 +20,8 @@ public interface FileChoice {
 
     Optional<Path> saveDrawing(String suggestedName);
 
+    /** Where the exposure sheet goes, as PDF or CSV by its ending. */
+    Optional<Path> saveSheet(String suggestedName);
+
     Optional<Path> folder(String title);
 }

@@ -2,12 +2,14 @@ package chalktrace.app.session;
 
 import chalktrace.core.between.InBetween;
 import chalktrace.core.between.Smear;
+import chalktrace.core.between.StrokeMatching;
 import chalktrace.core.between.TimingChart;
 import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.BetweenEdits;
 import chalktrace.core.edit.DrawingPiece;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.OntoTwos;
+import chalktrace.core.edit.Pick;
 import chalktrace.core.edit.PickEdits;
 import chalktrace.core.edit.ShotTimingEdits;
 import chalktrace.core.edit.StrokeLanding;
@@ -20,9 +22,14 @@ import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SpanExposures;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
+import java.awt.geom.Point2D;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
@@ -52,6 +59,9 @@ public final class Timing {
     private final ObjectProperty<Span> span = new SimpleObjectProperty<>();
     private final BooleanProperty soundAlong = new SimpleBooleanProperty(true);
     private final BooleanProperty footageAlong = new SimpleBooleanProperty(true);
+    private final BooleanProperty alongArc = new SimpleBooleanProperty();
+    private final List<TouchedPair> pairs = new ArrayList<>();
+    private Pick touched;
     private Shot checked;
     private List<ExposureChecks.Finding> findings = List.of();
     private final ReadOnlyObjectWrapper<Drawing> draft = new ReadOnlyObjectWrapper<>();
@@ -63,7 +73,11 @@ public final class Timing {
         this.view = view;
         this.jobs = jobs;
         this.notices = notices;
-        document.openingProperty().addListener(opened -> span.set(null));
+        document.openingProperty().addListener(opened -> {
+            span.set(null);
+            pairs.clear();
+            touched = null;
+        });
         document.shotProperty().addListener((property, before, now) -> {
             draft.set(null);
             if (span.get() != null
@@ -113,6 +127,11 @@ public final class Timing {
     /** As {@link #soundAlongProperty}, for references. */
     public BooleanProperty footageAlongProperty() {
         return footageAlong;
+    }
+
+    /** Whether drafts go along the arc of their neighbours, and not the way that the two drawings alone suggest. */
+    public BooleanProperty alongArcProperty() {
+        return alongArc;
     }
 
     /** The draft of an in-between that lies over the board; null for none. */
@@ -293,7 +312,13 @@ public final class Timing {
             jobs.run(
                     "draw in-betweens",
                     job -> BetweenEdits.make(
-                            level.id(), keys.get(0), keys.get(1), between(level, keys), spacing, every),
+                            level.id(),
+                            keys.get(0),
+                            keys.get(1),
+                            between(level, keys),
+                            spacing,
+                            every,
+                            arc(level, keys)),
                     made -> {
                         if (document.shot() != shot) {
                             notices.problem("The shot has changed meanwhile: make the in-betweens again.");
@@ -315,10 +340,63 @@ public final class Timing {
         }
     }
 
-    private static InBetween between(Level level, List<Exposure> keys) {
-        return InBetween.of(
-                level.drawing(keys.get(0).drawing()).orElseThrow().strokes(),
-                level.drawing(keys.get(1).drawing()).orElseThrow().strokes());
+    private Optional<DoubleFunction<Point2D>> arc(Level level, List<Exposure> keys) {
+        return alongArc.get() ? BetweenEdits.arc(level, keys.get(0), keys.get(1)) : Optional.empty();
+    }
+
+    private InBetween between(Level level, List<Exposure> keys) {
+        List<Stroke> first = level.drawing(keys.get(0).drawing()).orElseThrow().strokes();
+        List<Stroke> second = level.drawing(keys.get(1).drawing()).orElseThrow().strokes();
+        Map<Integer, Integer> fixed = new HashMap<>();
+        for (TouchedPair pair : pairs) {
+            boolean mine = pair.level().equals(level.id())
+                    && pair.first() == keys.get(0).drawing()
+                    && pair.second() == keys.get(1).drawing()
+                    && pair.of() < first.size()
+                    && pair.with() < second.size();
+            if (mine) {
+                fixed.put(pair.of(), pair.with());
+            }
+        }
+        return InBetween.of(first, second, StrokeMatching.match(first, second, fixed));
+    }
+
+    /** A pair of strokes that the artist made by touching both. @param first drawing, @param second drawing, by number */
+    private record TouchedPair(String level, int first, int of, int second, int with) {}
+
+    /**
+     * Takes the one picked stroke for a pair: the first touch is remembered, one on another drawing of the level makes the pair.
+     *
+     * @return what is to be done next, as a sentence
+     */
+    public String touchForPair() {
+        Pick pick = selection.pickProperty().get();
+        if (pick == null || pick.strokes().size() != 1) {
+            return "Pick one stroke first (T), then another on the other drawing.";
+        }
+        if (touched == null || !touched.level().equals(pick.level()) || touched.drawing() == pick.drawing()) {
+            touched = pick;
+            return "Now pick its partner on the other drawing, and touch this again.";
+        }
+        boolean forward = startOf(touched) < startOf(pick);
+        Pick a = forward ? touched : pick;
+        Pick b = forward ? pick : touched;
+        pairs.add(new TouchedPair(
+                a.level(),
+                a.drawing(),
+                a.strokes().iterator().next(),
+                b.drawing(),
+                b.strokes().iterator().next()));
+        touched = null;
+        return "These two are one stroke in drafts from drawing " + a.drawing() + " to " + b.drawing() + ".";
+    }
+
+    private int startOf(Pick pick) {
+        return document.shot().level(pick.level()).stream()
+                .flatMap(level -> level.exposures().showing(pick.drawing()).stream())
+                .mapToInt(Exposure::start)
+                .min()
+                .orElse(0);
     }
 
     private void sayWithoutPartner(InBetween.Draft made) {

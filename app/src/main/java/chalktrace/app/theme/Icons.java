@@ -51,6 +51,7 @@ public final class Icons {
     public static final Ikon FILL = MaterialDesignF.FORMAT_COLOR_FILL;
     public static final Ikon MIRROR = MaterialDesignF.FLIP_HORIZONTAL;
     public static final Ikon TURN_OVER = MaterialDesignF.FLIP_VERTICAL;
+    public static final Ikon SHEET = MaterialDesignT.TABLE_LARGE;
     public static final Ikon GUIDES = MaterialDesignR.RULER;
     public static final Ikon FREE_LINE = MaterialDesignG.GESTURE;
     public static final Ikon STRAIGHT_LINE = MaterialDesignV.VECTOR_LINE;

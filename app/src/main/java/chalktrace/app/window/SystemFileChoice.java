@@ -64,6 +64,13 @@ final class SystemFileChoice implements FileChoice {
     }
 
     @Override
+    public Optional<Path> saveSheet(String suggestedName) {
+        FileChooser chooser = chooser("Write the exposure sheet", "Sheets", "*.pdf", "*.csv");
+        chooser.setInitialFileName(suggestedName);
+        return remember(chooser.showSaveDialog(window));
+    }
+
+    @Override
     public Optional<Path> folder(String title) {
         DirectoryChooser chooser = new DirectoryChooser();
         chooser.setTitle(title);

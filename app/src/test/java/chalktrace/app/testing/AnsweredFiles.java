@@ -14,6 +14,7 @@ public final class AnsweredFiles implements FileChoice {
     public Path movie;
     public Path folder;
     public Path drawing;
+    public Path sheet;
 
     @Override
     public Optional<Path> openShot() {
@@ -43,6 +44,11 @@ public final class AnsweredFiles implements FileChoice {
     @Override
     public Optional<Path> saveDrawing(String suggestedName) {
         return Optional.ofNullable(drawing);
+    }
+
+    @Override
+    public Optional<Path> saveSheet(String suggestedName) {
+        return Optional.ofNullable(sheet);
     }
 
     @Override

@@ -4,13 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.session.Timing;
+import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.between.TimingChart;
+import chalktrace.core.edit.DrawingEdits;
+import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.edit.Pick;
 import chalktrace.core.edit.TimingEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.stroke.Curve;
+import chalktrace.core.stroke.Stroke;
+import chalktrace.core.stroke.StrokeSelection;
 import chalktrace.core.time.FrameRange;
 import java.nio.file.Files;
 import java.util.List;
@@ -27,6 +33,9 @@ import org.testfx.util.WaitForAsyncUtils;
 /** Deciding when drawings are seen, in the window. Places are pixels of a shot of 640x360. */
 @ExtendWith(ApplicationExtension.class)
 class TimingTest {
+
+    /** How wide a frame is on the bench before anybody zooms. */
+    private static final double FRAME_PX = 14;
 
     private OpenWindow window;
 
@@ -127,6 +136,77 @@ class TimingTest {
         });
         window.await(() -> runs().size() == 5);
         assertThat(runs()).containsExactly("0:2:1", "2:2:3", "4:2:4", "6:2:5", "8:2:2");
+    }
+
+    @Test
+    void aPairMadeByHandCountsInTheNextDraft(FxRobot robot) {
+        draw(robot, 0, 100, 100, 200, 100);
+        draw(robot, 0, 100, 140, 200, 140);
+        draw(robot, 8, 100, 100, 200, 100);
+        draw(robot, 8, 100, 140, 200, 140);
+        for (int[] touch : new int[][] {{0, 100}, {8, 140}, {0, 140}, {8, 100}}) {
+            robot.interact(() -> {
+                window.session.transport().go(touch[0]);
+                window.session
+                        .selection()
+                        .pickProperty()
+                        .set(Pick.at(shot(), "level-1", touch[0], 150, touch[1], 4)
+                                .orElseThrow());
+                window.session.timing().touchForPair();
+            });
+        }
+        robot.interact(() -> {
+            window.session.transport().go(4);
+            window.session.timing().showDraft(0.95);
+        });
+        window.await(() -> window.session.timing().draftProperty().get() != null);
+        // Near the end the upper line is where the lower one was, and the other way round.
+        List<Stroke> draft = window.session.timing().draftProperty().get().strokes();
+        assertThat(StrokeSelection.bounds(draft.get(0)).getCenterY()).isGreaterThan(132);
+        assertThat(StrokeSelection.bounds(draft.get(1)).getCenterY()).isLessThan(108);
+    }
+
+    @Test
+    void whereOnlyKeysAreSeenStepsGoFromKeyToKeyAndAHeldFrameIsNotDrawnOn(FxRobot robot) {
+        draw(robot, 0, 100, 100, 200, 100);
+        draw(robot, 6, 100, 200, 200, 200);
+        robot.interact(() -> {
+            window.session.document().apply(MarkEdits.turn(0));
+            window.session.document().apply(MarkEdits.turn(6));
+            window.session.transport().go(0);
+            window.session.view().onlyProperty().set(View.Only.KEYS);
+            window.workbench.board().requestFocus();
+        });
+        robot.type(KeyCode.F);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(window.session.transport().frame()).isEqualTo(6);
+        Shot before = shot();
+        draw(robot, 3, 300, 100, 400, 100);
+        assertThat(shot()).as("frame 3 shows what is held from frame 0").isSameAs(before);
+        assertThat(window.session.view().seen(shot(), 9)).isEqualTo(6);
+    }
+
+    @Test
+    void theEndOfAHoldTakesFromWhatFollowsOrPushesIt(FxRobot robot) {
+        draw(robot, 0, 100, 100, 200, 100);
+        draw(robot, 2, 100, 200, 200, 200);
+        robot.interact(() -> window.session.document().apply(DrawingEdits.hold("level-1", 2, 4)));
+        assertThat(runs()).containsExactly("0:2:1", "2:6:2");
+        Node lane = robot.lookup(node -> "rough lane".equals(node.getAccessibleText()))
+                .query();
+        var box = lane.localToScreen(lane.getBoundsInLocal());
+        double y = box.getMinY() + box.getHeight() / 2;
+        robot.interact(() -> window.session.transport().go(0));
+        double gate = box.getMinX() + box.getWidth() / 2 - FRAME_PX / 2;
+        robot.drag(gate + 2 * FRAME_PX, y).dropTo(gate + 4 * FRAME_PX, y);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(runs()).containsExactly("0:4:1", "4:4:2");
+        robot.interact(window.session.document()::undo);
+        robot.press(KeyCode.ALT);
+        robot.drag(gate + 2 * FRAME_PX, y).dropTo(gate + 4 * FRAME_PX, y);
+        robot.release(KeyCode.ALT);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(runs()).containsExactly("0:4:1", "4:6:2");
     }
 
     @Test

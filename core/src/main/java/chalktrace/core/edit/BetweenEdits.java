@@ -7,8 +7,13 @@ import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.stroke.Stroke;
+import chalktrace.core.stroke.StrokeSelection;
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleFunction;
 
 /** Puts in-betweens into a level. */
 public final class BetweenEdits {
@@ -16,11 +21,73 @@ public final class BetweenEdits {
     private BetweenEdits() {}
 
     /**
+     * The arc on which the middle of a level's drawings goes from one key to the next: through the middles of the drawing before
+     * and the one after as well, as a curve of Catmull and Rom ("A class of local interpolating splines", 1974). Empty where
+     * there is no drawing before or none after.
+     *
+     * @return the middle at a share of the way
+     */
+    public static Optional<DoubleFunction<Point2D>> arc(Level level, Exposure first, Exposure second) {
+        List<Exposure> runs =
+                level.exposures().runs().stream().filter(run -> !run.isBlank()).toList();
+        Optional<Point2D> before = runs.stream()
+                .filter(run -> run.start() < first.start() && run.drawing() != first.drawing())
+                .reduce((a, b) -> b)
+                .flatMap(run -> middle(level, run));
+        Optional<Point2D> after = runs.stream()
+                .filter(run -> run.start() > second.start() && run.drawing() != second.drawing())
+                .findFirst()
+                .flatMap(run -> middle(level, run));
+        Optional<Point2D> from = middle(level, first);
+        Optional<Point2D> to = middle(level, second);
+        if (before.isEmpty() || after.isEmpty() || from.isEmpty() || to.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(t -> new Point2D.Double(
+                spline(
+                        before.get().getX(),
+                        from.get().getX(),
+                        to.get().getX(),
+                        after.get().getX(),
+                        t),
+                spline(
+                        before.get().getY(),
+                        from.get().getY(),
+                        to.get().getY(),
+                        after.get().getY(),
+                        t)));
+    }
+
+    private static double spline(double a, double b, double c, double d, double t) {
+        return 0.5 * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t * t * t);
+    }
+
+    /** The mean of the middles of a drawing's strokes. */
+    private static Optional<Point2D> middle(Level level, Exposure run) {
+        List<Rectangle2D> boxes = level.drawing(run.drawing()).stream()
+                .flatMap(drawing -> drawing.strokes().stream())
+                .map(StrokeSelection::bounds)
+                .toList();
+        return boxes.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Point2D.Double(
+                        boxes.stream()
+                                .mapToDouble(Rectangle2D::getCenterX)
+                                .average()
+                                .orElse(0),
+                        boxes.stream()
+                                .mapToDouble(Rectangle2D::getCenterY)
+                                .average()
+                                .orElse(0)));
+    }
+
+    /**
      * New drawings on every n-th frame after a key up to the next, over what shows there: the first key ends where the first of
      * them starts.
      *
      * @param between made of the two keys' drawings
      * @param every 1 for ones, 2 for twos
+     * @param arc where the middle goes; none for the movement's own way
      */
     public static Edit make(
             String levelId,
@@ -28,13 +95,14 @@ public final class BetweenEdits {
             Exposure second,
             InBetween between,
             TimingChart.Spacing spacing,
-            int every) {
+            int every,
+            Optional<DoubleFunction<Point2D>> arc) {
         List<Integer> frames = new ArrayList<>();
         for (int frame = first.start() + Math.max(1, every); frame < second.start(); frame += Math.max(1, every)) {
             frames.add(frame);
         }
         List<List<Stroke>> drafts = TimingChart.of(spacing, frames.size()).ticks().stream()
-                .map(tick -> between.at(tick).strokes())
+                .map(tick -> between.at(tick, arc.map(a -> a.apply(tick))).strokes())
                 .toList();
         return new Edit(
                 "draw " + frames.size() + " in-betweens",

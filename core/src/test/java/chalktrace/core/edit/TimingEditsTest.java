@@ -149,6 +149,42 @@ class TimingEditsTest {
     }
 
     @Test
+    void twoLevelsExchangeWhatTheyShowAndKeepTheirNames() {
+        Shot shot = Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2));
+        Shot two = LevelEdits.add("level-2", "line", Shots.LEVEL).change().apply(shot);
+        Shot swapped = TimingEdits.swap(Shots.LEVEL, "level-2").change().apply(two);
+        assertThat(swapped.level("level-2").orElseThrow().drawings())
+                .isEqualTo(two.level(Shots.LEVEL).orElseThrow().drawings());
+        assertThat(swapped.level("level-2").orElseThrow().name()).isEqualTo("line");
+        assertThat(swapped.level(Shots.LEVEL).orElseThrow().exposures().runs()).isEmpty();
+        assertThat(TimingEdits.swap(Shots.LEVEL, "level-2").change().apply(swapped))
+                .isEqualTo(two);
+    }
+
+    @Test
+    void anArcRunsThroughBothKeysAndBulgesAsItsNeighboursDo() {
+        // Four poses of a ball on a circle of 100 about (0, 0): at -60, -20, 20 and 60 degrees.
+        Shot shot =
+                Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2), Exposure.of(4, 2, 3), Exposure.of(6, 2, 4));
+        for (int n = 1; n <= 4; n++) {
+            double angle = Math.toRadians(-60 + 40 * (n - 1));
+            double x = 100 * Math.cos(angle);
+            double y = 100 * Math.sin(angle);
+            Drawing ball = new Drawing(n, List.of(Shots.line(x - 3, y, x + 3, y)));
+            shot = shot.withLevel(Shots.LEVEL, level -> level.with(ball));
+        }
+        var runs = Shots.level(shot).exposures().runs();
+        var arc = BetweenEdits.arc(Shots.level(shot), runs.get(1), runs.get(2)).orElseThrow();
+        assertThat(arc.apply(0).getY()).isCloseTo(100 * Math.sin(Math.toRadians(-20)), within(0.01));
+        assertThat(arc.apply(1).getY()).isCloseTo(100 * Math.sin(Math.toRadians(20)), within(0.01));
+        double radius = Math.hypot(arc.apply(0.5).getX(), arc.apply(0.5).getY());
+        assertThat(radius).as("a straight way would pass at 94").isBetween(98.0, 101.0);
+        assertThat(BetweenEdits.arc(Shots.level(shot), runs.get(0), runs.get(1)))
+                .as("nothing before")
+                .isEmpty();
+    }
+
+    @Test
     void theChecksFindWhatIsProbablyNotMeant() {
         Shot shot = Shots.showing(
                         Exposure.of(0, 2, 1),

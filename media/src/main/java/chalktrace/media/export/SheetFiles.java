@@ -2,6 +2,7 @@ package chalktrace.media.export;
 
 import chalktrace.core.shot.ExposureSheet;
 import chalktrace.core.shot.Shot;
+import chalktrace.media.UnwritableException;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -9,6 +10,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
@@ -50,6 +53,20 @@ public final class SheetFiles {
             throw new UncheckedIOException("writing to memory can't fail", e);
         }
         return out.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    /**
+     * Writes a sheet to its file.
+     *
+     * @return the file
+     * @throws UnwritableException when it can't be written
+     */
+    public static Path write(Path target, byte[] sheet) throws UnwritableException {
+        try {
+            return Files.write(target, sheet);
+        } catch (IOException e) {
+            throw UnwritableException.of(target, "written", "Choose another place for it.", e);
+        }
     }
 
     /** Frames are counted from 0, with the number on screen beside it. */

@@ -29,6 +29,10 @@ public final class FinishTray extends VBox {
         var pictures = Buttons.edged(
                 Icons.PICTURES, "Numbered pictures (PNG)", () -> files.folder("Choose a folder for the pictures")
                         .ifPresent(folder -> session.exporting().pictures(folder, withFootage.isSelected())));
+        var sheet = Buttons.edged(Icons.SHEET, "Exposure sheet (PDF, CSV)", () -> files.saveSheet(
+                        session.shot().name() + ".pdf")
+                .ifPresent(session.exporting()::sheet));
+        sheet.setMaxWidth(Double.MAX_VALUE);
         movie.setMaxWidth(Double.MAX_VALUE);
         pictures.setMaxWidth(Double.MAX_VALUE);
         getChildren()
@@ -38,7 +42,9 @@ public final class FinishTray extends VBox {
                         withFootage,
                         movie,
                         pictures,
-                        Rows.hint("Checks of exposure and sync will be here."));
+                        sheet,
+                        Rows.hint("What is probably not meant in the exposure has a flag on its lane; timing, in Trace,"
+                                + " lists it."));
         session.document().shotProperty().addListener(changed -> show());
         show();
     }

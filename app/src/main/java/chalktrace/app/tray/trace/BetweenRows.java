@@ -13,8 +13,10 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -30,6 +32,7 @@ final class BetweenRows extends VBox {
     private final ComboBox<TimingChart.Spacing> spacing = new ComboBox<>();
     private final NumberField every = new NumberField("between-every", 2, this::showChart);
     private final Canvas chart = new Canvas(CHART_WIDTH, CHART_HEIGHT);
+    private final Label pairWords = Rows.hint("");
     private final ValueSlider share;
 
     BetweenRows(Session session) {
@@ -63,6 +66,10 @@ final class BetweenRows extends VBox {
         show.setId("between-show");
         Node accept = Buttons.words("accept", "the draft becomes strokes at the gate", session.timing()::acceptDraft);
         accept.setId("between-accept");
+        CheckBox arc = new CheckBox("along the arc of the neighbours");
+        arc.setTooltip(new Tooltip("Through the drawing before and the one after as well; else as the two suggest."));
+        arc.setFocusTraversable(false);
+        arc.selectedProperty().bindBidirectional(session.timing().alongArcProperty());
         HBox chartRow = new HBox(6, spacing, Rows.quiet("on every"), every);
         chartRow.setAlignment(Pos.CENTER_LEFT);
         HBox buttons =
@@ -72,6 +79,7 @@ final class BetweenRows extends VBox {
                         keys,
                         chartRow,
                         chart,
+                        arc,
                         make,
                         share,
                         buttons,

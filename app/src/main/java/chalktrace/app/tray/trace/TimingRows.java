@@ -224,6 +224,16 @@ final class TimingRows extends VBox {
         showProposal();
     }
 
+    private void swap() {
+        List<String> ids = session.shot().levels().stream().map(Level::id).toList();
+        int here = ids.indexOf(session.selection().level());
+        if (here >= 0 && here + 1 < ids.size()) {
+            session.document().apply(TimingEdits.swap(ids.get(here), ids.get(here + 1)));
+        } else {
+            session.notices().problem("There is no level behind the current one to swap with.");
+        }
+    }
+
     private void showFindings() {
         findings.getChildren().clear();
         List<ExposureChecks.Finding> all = session.timing().findings();
