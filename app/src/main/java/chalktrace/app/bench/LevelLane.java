@@ -9,6 +9,7 @@ import chalktrace.core.edit.DrawingEdits;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.time.FrameRange;
 import java.util.List;
@@ -93,6 +94,20 @@ final class LevelLane extends Lane {
                         choosing(choose, run),
                         frames ->
                                 DrawingEdits.moveShowing(level, run.start(), run.start() + (int) Math.round(frames))));
+    }
+
+    /** The level's own mark of a showing's first frame: its number is circled or underlined, as the shot's are. */
+    private void ownMark(GraphicsContext g, Exposure run, double x, double width, double height) {
+        for (Mark mark : shown().marks()) {
+            if (mark.frame() == run.start()
+                    && mark.level().filter(level::equals).isPresent()) {
+                if (mark.kind() == Mark.Kind.KEY) {
+                    g.strokeOval(x - 3, 2.5, width + 5, height - 6);
+                } else if (mark.kind() == Mark.Kind.BREAKDOWN) {
+                    g.strokeLine(x, height - 4.5, x + width, height - 4.5);
+                }
+            }
+        }
     }
 
     /** The end of a hold takes from what follows; with Alt it pushes it along. */
@@ -183,6 +198,7 @@ final class LevelLane extends Lane {
         double textEnd = x + 3 + 6.7 * number.length();
         if (textEnd <= end + 1) {
             g.fillText(number, x + 2, middle);
+            ownMark(g, run, x + 2, 6.7 * number.length(), height);
         } else {
             textEnd = x;
         }

@@ -41,6 +41,12 @@ final class MarkLane extends Lane {
                 g.fillRect(Math.floor(x), height / 2 - 1, 1, 3);
             }
         }
+        g.setFill(tones().accent());
+        for (Mark note : shot.marks()) {
+            if (note.kind() == Mark.Kind.NOTE && note.frame() >= first && note.frame() <= last) {
+                g.fillRect(scale().x(note.frame() + 0.5, width) - 2, 0, 5, 3);
+            }
+        }
         g.setTextAlign(TextAlignment.LEFT);
     }
 

@@ -87,6 +87,11 @@ final class BetweenRows extends VBox {
                                 "smear",
                                 "stretched along the way, as much of it as the draft's percent say",
                                 () -> session.timing().showSmear(share.value() / 100)),
+                        Buttons.words(
+                                "pair by hand",
+                                "the picked stroke, then its partner on the other drawing",
+                                () -> pairWords.setText(session.timing().touchForPair())),
+                        pairWords,
                         Rows.hint(
                                 "Strokes are paired by shape, place and part. What turns stays on its arc; lengths stay."));
         Refresh.on(

@@ -167,6 +167,12 @@ final class TimingRows extends VBox {
                                         "n frames before the span on these levels",
                                         s -> TimingEdits.insertFrames(
                                                 s.levels(), s.frames().start(), n())),
+                                named(
+                                        "swap",
+                                        Buttons.words(
+                                                "swap with the next level",
+                                                "what the current level and the one behind it show, drawings and all",
+                                                this::swap)),
                                 words(
                                         "unused away",
                                         "remove drawings that show nowhere",
