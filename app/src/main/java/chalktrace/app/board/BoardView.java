@@ -94,7 +94,7 @@ public final class BoardView extends Region {
             composeAll();
         });
         settling.setOnFinished(rested -> settle());
-        session.timing().draftProperty().addListener(all);
+        session.inBetweening().draftProperty().addListener(all);
         Theme.lookProperty().addListener(all);
         session.view().aloneProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);
@@ -257,7 +257,7 @@ public final class BoardView extends Region {
                 pen);
         Scene scene = Scenes.of(
                 shot, frame, options.withLifted(session.view().liftedProperty().get()), pictures);
-        Drawing draft = session.timing().draftProperty().get();
+        Drawing draft = session.inBetweening().draftProperty().get();
         return draft == null
                 ? scene
                 : Scenes.withDraft(scene, shot, draft, Colors.rgb(Theme.tones().draft()));

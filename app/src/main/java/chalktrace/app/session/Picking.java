@@ -190,6 +190,19 @@ public final class Picking {
         }
     }
 
+    /** On how many drawings from the gate on the picked part is, as words. */
+    public String reachWords(int frames) {
+        Pick pick = selection.pickProperty().get();
+        if (pick == null || !pick.isIn(document.shot())) {
+            return "";
+        }
+        int start = transport.frame();
+        FrameRange range =
+                new FrameRange(start, Math.min(document.shot().setup().length(), start + Math.max(1, frames)));
+        long count = SpanEdits.drawingsWithPart(document.shot(), pick, range);
+        return " The part is on " + count + (count == 1 ? " drawing" : " drawings") + " of these frames.";
+    }
+
     /** Squashes or stretches what is picked along a direction, each pick about the middle of all. */
     public void squash(double degrees, double percent, boolean keepArea, SquashAndStretch.Stays stays) {
         AffineTransform change =

@@ -35,6 +35,7 @@ public final class Session {
     private final Snapping snapping;
     private final DrawingExchange drawingExchange;
     private final Timing timing;
+    private final InBetweening inBetweening;
 
     /**
      * @param devices opens the sound device, or its stand-in
@@ -61,7 +62,8 @@ public final class Session {
         painting = new Painting(document, selection, transport, jobs, notices);
         snapping = new Snapping(document, transport, footages, jobs);
         picking = new Picking(document, selection, transport, view);
-        timing = new Timing(document, selection, transport, view, jobs, notices);
+        timing = new Timing(document, selection, transport, notices);
+        inBetweening = new InBetweening(document, selection, transport, view, jobs, notices);
         drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, notices);
     }
 
@@ -135,6 +137,10 @@ public final class Session {
 
     public Picking picking() {
         return picking;
+    }
+
+    public InBetweening inBetweening() {
+        return inBetweening;
     }
 
     public Timing timing() {

@@ -1,41 +1,21 @@
 package chalktrace.app.session;
 
-import chalktrace.core.between.InBetween;
-import chalktrace.core.between.Smear;
-import chalktrace.core.between.StrokeMatching;
-import chalktrace.core.between.TimingChart;
 import chalktrace.core.check.ExposureChecks;
-import chalktrace.core.edit.BetweenEdits;
-import chalktrace.core.edit.DrawingPiece;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.OntoTwos;
-import chalktrace.core.edit.Pick;
-import chalktrace.core.edit.PickEdits;
 import chalktrace.core.edit.ShotTimingEdits;
-import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.edit.TimingEdits;
-import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SpanExposures;
-import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
-import java.awt.geom.Point2D;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.function.BiConsumer;
-import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
@@ -53,39 +33,25 @@ public final class Timing {
     private final Document document;
     private final Selection selection;
     private final Transport transport;
-    private final View view;
-    private final Jobs jobs;
     private final Notices notices;
     private final ObjectProperty<Span> span = new SimpleObjectProperty<>();
     private final BooleanProperty soundAlong = new SimpleBooleanProperty(true);
     private final BooleanProperty footageAlong = new SimpleBooleanProperty(true);
-    private final BooleanProperty alongArc = new SimpleBooleanProperty();
-    private final List<TouchedPair> pairs = new ArrayList<>();
-    private Pick touched;
     private Shot checked;
     private List<ExposureChecks.Finding> findings = List.of();
-    private final ReadOnlyObjectWrapper<Drawing> draft = new ReadOnlyObjectWrapper<>();
 
-    Timing(Document document, Selection selection, Transport transport, View view, Jobs jobs, Notices notices) {
+    Timing(Document document, Selection selection, Transport transport, Notices notices) {
         this.document = document;
         this.selection = selection;
         this.transport = transport;
-        this.view = view;
-        this.jobs = jobs;
         this.notices = notices;
-        document.openingProperty().addListener(opened -> {
-            span.set(null);
-            pairs.clear();
-            touched = null;
-        });
+        document.openingProperty().addListener(opened -> span.set(null));
         document.shotProperty().addListener((property, before, now) -> {
-            draft.set(null);
             if (span.get() != null
                     && span.get().levels().stream().anyMatch(id -> now.level(id).isEmpty())) {
                 span.set(null);
             }
         });
-        transport.frameProperty().addListener(changed -> draft.set(null));
     }
 
     /** What is probably not meant in the exposure of the shot as it is seen. */
@@ -127,16 +93,6 @@ public final class Timing {
     /** As {@link #soundAlongProperty}, for references. */
     public BooleanProperty footageAlongProperty() {
         return footageAlong;
-    }
-
-    /** Whether drafts go along the arc of their neighbours, and not the way that the two drawings alone suggest. */
-    public BooleanProperty alongArcProperty() {
-        return alongArc;
-    }
-
-    /** The draft of an in-between that lies over the board; null for none. */
-    public ReadOnlyObjectProperty<Drawing> draftProperty() {
-        return draft.getReadOnlyProperty();
     }
 
     /** The chosen span, or the showing at the gate, or the frame there. */
@@ -229,183 +185,5 @@ public final class Timing {
                         .map(frame -> Integer.toString(setup.number(frame)))
                         .collect(Collectors.joining(", "))
                 + (frames.size() > 12 ? " and " + (frames.size() - 12) + " more" : "");
-    }
-
-    /** The showings between which the gate lies: the one at it or before it, and the next with another drawing. */
-    private Optional<List<Exposure>> keys() {
-        int frame = transport.frame();
-        Exposure before = null;
-        for (Exposure run : document.shot().level(String.valueOf(selection.level())).stream()
-                .flatMap(level -> level.exposures().runs().stream())
-                .filter(run -> !run.isBlank())
-                .toList()) {
-            if (run.start() <= frame) {
-                before = run;
-            } else if (before != null && run.drawing() != before.drawing()) {
-                return Optional.of(List.of(before, run));
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** Between which drawings in-betweens would be made, as words. */
-    public String keyWords() {
-        ShotSetup setup = document.shot().setup();
-        return keys().map(k -> "From drawing " + k.get(0).drawing() + " (frame "
-                        + setup.number(k.get(0).start()) + ") to drawing "
-                        + k.get(1).drawing() + " (frame "
-                        + setup.number(k.get(1).start()) + ").")
-                .orElse("The gate does not lie between two drawings of this level.");
-    }
-
-    /** The chart of the in-betweens that would be made. */
-    public TimingChart chart(TimingChart.Spacing spacing, int every) {
-        int count = keys().map(k -> (k.get(1).start() - k.get(0).start() - 1) / Math.max(1, every))
-                .orElse(0);
-        return TimingChart.of(spacing, count);
-    }
-
-    /** Shows the in-between at a share of the way, to draw over. */
-    public void showDraft(double share) {
-        withKeys((level, keys) -> jobs.runQuietly(() -> between(level, keys).at(share), made -> {
-            draft.set(new Drawing(1, made.strokes()));
-            sayWithoutPartner(made);
-        }));
-    }
-
-    /** Shows a smear between the two drawings. @param length how much of the way it covers, 0 to 1 */
-    public void showSmear(double length) {
-        withKeys((level, keys) -> {
-            List<Stroke> first =
-                    level.drawing(keys.get(0).drawing()).orElseThrow().strokes();
-            List<Stroke> second =
-                    level.drawing(keys.get(1).drawing()).orElseThrow().strokes();
-            jobs.runQuietly(() -> Smear.of(first, second, length), strokes -> draft.set(new Drawing(1, strokes)));
-        });
-    }
-
-    public void hideDraft() {
-        draft.set(null);
-    }
-
-    /** Puts the draft that is shown onto the drawing at the gate, as strokes. */
-    public void acceptDraft() {
-        if (draft.get() == null) {
-            return;
-        }
-        StrokeLanding landing = StrokeLanding.afresh(
-                document.shot(),
-                String.valueOf(selection.level()),
-                transport.frame(),
-                view.holdFramesProperty().get());
-        if (!landing.canDraw()) {
-            notices.problem(Landings.refusal(document.shot(), landing));
-            return;
-        }
-        document.apply(PickEdits.paste(landing, new DrawingPiece(draft.get().strokes(), List.of(), List.of())));
-    }
-
-    /** Makes all in-betweens from the gate's drawing to the next, on every n-th frame, spaced by a chart. */
-    public void makeInBetweens(TimingChart.Spacing spacing, int every) {
-        withKeys((level, keys) -> {
-            Shot shot = document.shot();
-            jobs.run(
-                    "draw in-betweens",
-                    job -> BetweenEdits.make(
-                            level.id(),
-                            keys.get(0),
-                            keys.get(1),
-                            between(level, keys),
-                            spacing,
-                            every,
-                            arc(level, keys)),
-                    made -> {
-                        if (document.shot() != shot) {
-                            notices.problem("The shot has changed meanwhile: make the in-betweens again.");
-                        } else {
-                            document.apply(made);
-                        }
-                    },
-                    notices::problem);
-        });
-    }
-
-    private void withKeys(BiConsumer<Level, List<Exposure>> does) {
-        Optional<Level> level = document.shot().level(String.valueOf(selection.level()));
-        Optional<List<Exposure>> keys = keys();
-        if (level.isPresent() && keys.isPresent()) {
-            does.accept(level.get(), keys.get());
-        } else {
-            notices.problem(keyWords());
-        }
-    }
-
-    private Optional<DoubleFunction<Point2D>> arc(Level level, List<Exposure> keys) {
-        return alongArc.get() ? BetweenEdits.arc(level, keys.get(0), keys.get(1)) : Optional.empty();
-    }
-
-    private InBetween between(Level level, List<Exposure> keys) {
-        List<Stroke> first = level.drawing(keys.get(0).drawing()).orElseThrow().strokes();
-        List<Stroke> second = level.drawing(keys.get(1).drawing()).orElseThrow().strokes();
-        Map<Integer, Integer> fixed = new HashMap<>();
-        for (TouchedPair pair : pairs) {
-            boolean mine = pair.level().equals(level.id())
-                    && pair.first() == keys.get(0).drawing()
-                    && pair.second() == keys.get(1).drawing()
-                    && pair.of() < first.size()
-                    && pair.with() < second.size();
-            if (mine) {
-                fixed.put(pair.of(), pair.with());
-            }
-        }
-        return InBetween.of(first, second, StrokeMatching.match(first, second, fixed));
-    }
-
-    /** A pair of strokes that the artist made by touching both. @param first drawing, @param second drawing, by number */
-    private record TouchedPair(String level, int first, int of, int second, int with) {}
-
-    /**
-     * Takes the one picked stroke for a pair: the first touch is remembered, one on another drawing of the level makes the pair.
-     *
-     * @return what is to be done next, as a sentence
-     */
-    public String touchForPair() {
-        Pick pick = selection.pickProperty().get();
-        if (pick == null || pick.strokes().size() != 1) {
-            return "Pick one stroke first (T), then another on the other drawing.";
-        }
-        if (touched == null || !touched.level().equals(pick.level()) || touched.drawing() == pick.drawing()) {
-            touched = pick;
-            return "Now pick its partner on the other drawing, and touch this again.";
-        }
-        boolean forward = startOf(touched) < startOf(pick);
-        Pick a = forward ? touched : pick;
-        Pick b = forward ? pick : touched;
-        pairs.add(new TouchedPair(
-                a.level(),
-                a.drawing(),
-                a.strokes().iterator().next(),
-                b.drawing(),
-                b.strokes().iterator().next()));
-        touched = null;
-        return "These two are one stroke in drafts from drawing " + a.drawing() + " to " + b.drawing() + ".";
-    }
-
-    private int startOf(Pick pick) {
-        return document.shot().level(pick.level()).stream()
-                .flatMap(level -> level.exposures().showing(pick.drawing()).stream())
-                .mapToInt(Exposure::start)
-                .min()
-                .orElse(0);
-    }
-
-    private void sayWithoutPartner(InBetween.Draft made) {
-        int alone = made.leftOver().size() + made.added().size();
-        if (alone > 0) {
-            notices.say(
-                    alone == 1
-                            ? "One stroke has no partner in the other drawing and is not in the draft."
-                            : alone + " strokes have no partner in the other drawing and are not in the draft.");
-        }
     }
 }

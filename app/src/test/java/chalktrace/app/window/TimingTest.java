@@ -113,11 +113,12 @@ class TimingTest {
         draw(robot, 8, 100, 300, 200, 300);
         robot.interact(() -> {
             window.session.transport().go(4);
-            window.session.timing().showDraft(0.5);
+            window.session.inBetweening().showDraft(0.5);
         });
-        window.await(() -> window.session.timing().draftProperty().get() != null);
-        assertThat(window.session.timing().draftProperty().get().strokes()).hasSize(1);
-        robot.interact(window.session.timing()::acceptDraft);
+        window.await(() -> window.session.inBetweening().draftProperty().get() != null);
+        assertThat(window.session.inBetweening().draftProperty().get().strokes())
+                .hasSize(1);
+        robot.interact(window.session.inBetweening()::acceptDraft);
         Curve line = shot().levels()
                 .get(0)
                 .drawingAt(4)
@@ -132,7 +133,7 @@ class TimingTest {
         robot.interact(window.session.document()::undo);
         robot.interact(() -> {
             window.session.transport().go(0);
-            window.session.timing().makeInBetweens(TimingChart.Spacing.EVEN, 2);
+            window.session.inBetweening().makeInBetweens(TimingChart.Spacing.EVEN, 2);
         });
         window.await(() -> runs().size() == 5);
         assertThat(runs()).containsExactly("0:2:1", "2:2:3", "4:2:4", "6:2:5", "8:2:2");
@@ -152,16 +153,16 @@ class TimingTest {
                         .pickProperty()
                         .set(Pick.at(shot(), "level-1", touch[0], 150, touch[1], 4)
                                 .orElseThrow());
-                window.session.timing().touchForPair();
+                window.session.inBetweening().touchForPair();
             });
         }
         robot.interact(() -> {
             window.session.transport().go(4);
-            window.session.timing().showDraft(0.95);
+            window.session.inBetweening().showDraft(0.95);
         });
-        window.await(() -> window.session.timing().draftProperty().get() != null);
+        window.await(() -> window.session.inBetweening().draftProperty().get() != null);
         // Near the end the upper line is where the lower one was, and the other way round.
-        List<Stroke> draft = window.session.timing().draftProperty().get().strokes();
+        List<Stroke> draft = window.session.inBetweening().draftProperty().get().strokes();
         assertThat(StrokeSelection.bounds(draft.get(0)).getCenterY()).isGreaterThan(132);
         assertThat(StrokeSelection.bounds(draft.get(1)).getCenterY()).isLessThan(108);
     }

@@ -56,24 +56,26 @@ final class BetweenRows extends VBox {
         spacing.setOnAction(event -> showChart());
         every.setPrefWidth(48);
         every.setMinWidth(48);
-        share = new ValueSlider("draft at %", 0, 100, 0, v -> session.timing().showDraft(v / 100));
+        share = new ValueSlider(
+                "draft at %", 0, 100, 0, v -> session.inBetweening().showDraft(v / 100));
         share.show(50);
-        Node make = Buttons.words("make them", "drawings on these frames, to be corrected", () -> session.timing()
+        Node make = Buttons.words("make them", "drawings on these frames, to be corrected", () -> session.inBetweening()
                 .makeInBetweens(spacing.getValue(), (int) every.value()));
         make.setId("between-make");
-        Node show = Buttons.words("show", "a draft at this share of the way, to draw over", () -> session.timing()
+        Node show = Buttons.words("show", "a draft at this share of the way, to draw over", () -> session.inBetweening()
                 .showDraft(share.value() / 100));
         show.setId("between-show");
-        Node accept = Buttons.words("accept", "the draft becomes strokes at the gate", session.timing()::acceptDraft);
+        Node accept =
+                Buttons.words("accept", "the draft becomes strokes at the gate", session.inBetweening()::acceptDraft);
         accept.setId("between-accept");
         CheckBox arc = new CheckBox("along the arc of the neighbours");
         arc.setTooltip(new Tooltip("Through the drawing before and the one after as well; else as the two suggest."));
         arc.setFocusTraversable(false);
-        arc.selectedProperty().bindBidirectional(session.timing().alongArcProperty());
+        arc.selectedProperty().bindBidirectional(session.inBetweening().alongArcProperty());
         HBox chartRow = new HBox(6, spacing, Rows.quiet("on every"), every);
         chartRow.setAlignment(Pos.CENTER_LEFT);
-        HBox buttons =
-                new HBox(6, show, Buttons.words("hide", "take the draft away", session.timing()::hideDraft), accept);
+        HBox buttons = new HBox(
+                6, show, Buttons.words("hide", "take the draft away", session.inBetweening()::hideDraft), accept);
         getChildren()
                 .addAll(
                         keys,
@@ -86,11 +88,11 @@ final class BetweenRows extends VBox {
                         Buttons.words(
                                 "smear",
                                 "stretched along the way, as much of it as the draft's percent say",
-                                () -> session.timing().showSmear(share.value() / 100)),
+                                () -> session.inBetweening().showSmear(share.value() / 100)),
                         Buttons.words(
                                 "pair by hand",
                                 "the picked stroke, then its partner on the other drawing",
-                                () -> pairWords.setText(session.timing().touchForPair())),
+                                () -> pairWords.setText(session.inBetweening().touchForPair())),
                         pairWords,
                         Rows.hint(
                                 "Strokes are paired by shape, place and part. What turns stays on its arc; lengths stay."));
@@ -104,7 +106,7 @@ final class BetweenRows extends VBox {
     }
 
     private void show() {
-        keys.setText(session.timing().keyWords());
+        keys.setText(session.inBetweening().keyWords());
         showChart();
     }
 
@@ -121,8 +123,9 @@ final class BetweenRows extends VBox {
         g.strokeOval(left - 4, middle - 4, 8, 8);
         g.strokeOval(right - 4, middle - 4, 8, 8);
         g.setStroke(Theme.tones().accent());
-        for (double tick :
-                session.timing().chart(spacing.getValue(), (int) every.value()).ticks()) {
+        for (double tick : session.inBetweening()
+                .chart(spacing.getValue(), (int) every.value())
+                .ticks()) {
             double x = left + tick * (right - left);
             g.strokeLine(x, middle - 7, x, middle + 7);
         }

@@ -2,6 +2,7 @@ package chalktrace.app.tray.trace;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Ease;
@@ -90,7 +91,11 @@ final class SpanRows extends VBox {
             keys.clear();
             showKeys();
         });
-        showKeys();
+        Refresh.on(
+                this,
+                this::showKeys,
+                session.selection().pickProperty(),
+                session.transport().frameProperty());
     }
 
     private void keyHere() {
@@ -126,6 +131,7 @@ final class SpanRows extends VBox {
                                         .map(frame -> Integer.toString(setup.number(frame)))
                                         .collect(Collectors.joining(", "))
                                 + ", eased between.");
+        keyWords.setText(keyWords.getText() + session.picking().reachWords((int) frames.value()));
     }
 
     private static HBox row(Node... parts) {
