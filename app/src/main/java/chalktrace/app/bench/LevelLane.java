@@ -28,7 +28,7 @@ final class LevelLane extends Lane {
     LevelLane(String level, String name, Session session, BenchScale scale) {
         super(name, 20, session, scale);
         this.level = level;
-        repaintOn(session.timing().spanProperty());
+        repaintOn(session.timing().spanProperty(), session.timing().findingsProperty());
     }
 
     String level() {
@@ -121,7 +121,8 @@ final class LevelLane extends Lane {
 
     /** What is found on this level stands at its frame as a small flag. */
     private void paintFindings(GraphicsContext g, double width) {
-        for (ExposureChecks.Finding finding : session().timing().findings()) {
+        for (ExposureChecks.Finding finding :
+                session().timing().findingsProperty().get()) {
             boolean here = finding.level().equals(level) && finding.kind() != ExposureChecks.Kind.NEVER_SHOWN;
             if (here) {
                 double x = scale().x(finding.frame(), width);
@@ -157,13 +158,17 @@ final class LevelLane extends Lane {
         List<String> ids = shown().levels().stream().map(Level::id).toList();
         int here = ids.indexOf(level);
         int there = Math.max(0, Math.min(ids.size() - 1, here + (int) Math.floor(y / getHeight())));
-        FrameRange frames = new FrameRange(Math.max(0, Math.min(from, to)), Math.max(1, Math.max(from, to) + 1));
+        FrameRange frames = new FrameRange(clamped(Math.min(from, to)), clamped(Math.max(from, to)) + 1);
         session()
                 .timing()
                 .spanProperty()
                 .set(new Timing.Span(ids.subList(Math.min(here, there), Math.max(here, there) + 1), frames));
         session().selection().levelProperty().set(level);
         return true;
+    }
+
+    private int clamped(int frame) {
+        return shown().setup().clamp(frame);
     }
 
     private Runnable choosing(Runnable chooseLevel, Exposure run) {

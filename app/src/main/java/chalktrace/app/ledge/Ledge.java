@@ -268,11 +268,7 @@ public final class Ledge extends HBox {
             landing.setText("none while footage is looked at");
             return;
         }
-        StrokeLanding next = StrokeLanding.of(
-                session.shot(),
-                String.valueOf(session.selection().level()),
-                session.transport().frame(),
-                session.view().holdFramesProperty().get());
+        StrokeLanding next = session.landing();
         landing.setText(Landings.words(session.shot(), next));
         if (!next.canDraw()) {
             landing.getStyleClass().add("refused");

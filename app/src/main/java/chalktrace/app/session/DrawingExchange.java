@@ -50,6 +50,9 @@ public final class DrawingExchange {
     private final Jobs jobs;
     private final Notices notices;
 
+    /** Counts copies, so that only the latest comes onto the clipboard; 0 when none is on its way. */
+    private int writing;
+
     DrawingExchange(
             Document document,
             Selection selection,
@@ -67,17 +70,33 @@ public final class DrawingExchange {
         this.notices = notices;
     }
 
-    /** Copies what is picked, for this program and for others. */
+    /** Copies what is picked, for this program at once and for others when it has been written out behind the window. */
     public void copy() {
         picking.copy();
         DrawingPiece piece = picking.copiedProperty().get();
-        if (piece != null) {
-            byte[] svg = DrawingFiles.svg(piece, document.shot());
-            ClipboardContent content = new ClipboardContent();
-            content.put(SVG, ByteBuffer.wrap(svg));
-            content.putString(new String(svg, StandardCharsets.UTF_8));
-            content.putImage(image(piece));
-            Clipboard.getSystemClipboard().setContent(content);
+        if (piece == null) {
+            return;
+        }
+        Shot shot = document.shot();
+        int mine = ++writing;
+        jobs.runQuietly(() -> Written.of(piece, shot), written -> {
+            if (mine == writing) {
+                writing = 0;
+                ClipboardContent content = new ClipboardContent();
+                content.put(SVG, ByteBuffer.wrap(written.svg()));
+                content.putString(new String(written.svg(), StandardCharsets.UTF_8));
+                content.putImage(image(written.pixels()));
+                Clipboard.getSystemClipboard().setContent(content);
+            }
+        });
+    }
+
+    /** A piece as other programs take it. */
+    private record Written(byte[] svg, Pixels pixels) {
+        static Written of(DrawingPiece piece, Shot shot) {
+            return new Written(
+                    DrawingFiles.svg(piece, shot),
+                    DrawingPixels.of(new Drawing(1, piece.strokes(), piece.fills(), piece.pictures()), shot));
         }
     }
 
@@ -88,6 +107,11 @@ public final class DrawingExchange {
 
     /** Pastes what the clipboard holds: a drawing or a picture; else what was copied here. */
     public void paste() {
+        if (writing > 0) {
+            // What was just copied is not on the clipboard yet.
+            picking.paste();
+            return;
+        }
         Clipboard clipboard = Clipboard.getSystemClipboard();
         Optional<byte[]> svg = svg(clipboard);
         if (svg.isPresent()) {
@@ -159,11 +183,7 @@ public final class DrawingExchange {
     }
 
     private void onDrawing(Function<StrokeLanding, Edit> edit, DrawingPiece piece) {
-        StrokeLanding landing = StrokeLanding.of(
-                document.shot(),
-                String.valueOf(selection.level()),
-                transport.frame(),
-                view.holdFramesProperty().get());
+        StrokeLanding landing = Landings.next(document.shot(), selection, transport, view);
         if (!landing.canDraw()) {
             notices.problem(Landings.refusal(document.shot(), landing));
             return;
@@ -173,9 +193,7 @@ public final class DrawingExchange {
         view.toolProperty().set(View.Tool.PICK);
     }
 
-    private Image image(DrawingPiece piece) {
-        Pixels pixels =
-                DrawingPixels.of(new Drawing(1, piece.strokes(), piece.fills(), piece.pictures()), document.shot());
+    private static Image image(Pixels pixels) {
         int width = pixels.size().width();
         int height = pixels.size().height();
         WritableImage image = new WritableImage(width, height);

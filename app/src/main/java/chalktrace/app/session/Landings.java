@@ -12,6 +12,15 @@ public final class Landings {
 
     private Landings() {}
 
+    /** Where the next stroke lands on a shot. */
+    static StrokeLanding next(Shot shot, Selection selection, Transport transport, View view) {
+        return StrokeLanding.of(
+                shot,
+                String.valueOf(selection.level()),
+                transport.frame(),
+                view.holdFramesProperty().get());
+    }
+
     /** "drawing 3, frames 5 to 8, tied at 21", with the level's name before it, or why nothing can be drawn. */
     public static String words(Shot shot, StrokeLanding landing) {
         if (!landing.canDraw()) {

@@ -256,11 +256,7 @@ public final class Picking {
     }
 
     private void put(DrawingPiece piece) {
-        StrokeLanding landing = StrokeLanding.of(
-                document.shot(),
-                String.valueOf(selection.level()),
-                transport.frame(),
-                view.holdFramesProperty().get());
+        StrokeLanding landing = Landings.next(document.shot(), selection, transport, view);
         if (landing.canDraw()) {
             document.apply(PickEdits.paste(landing, piece));
             selection.pickProperty().set(PickEdits.pasted(document.shot(), landing, piece));

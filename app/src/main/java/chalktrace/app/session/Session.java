@@ -62,7 +62,7 @@ public final class Session {
         painting = new Painting(document, selection, transport, jobs, notices);
         snapping = new Snapping(document, transport, footages, jobs);
         picking = new Picking(document, selection, transport, view);
-        timing = new Timing(document, selection, transport, notices);
+        timing = new Timing(document, selection, transport, jobs, notices);
         inBetweening = new InBetweening(document, selection, transport, view, jobs, notices);
         drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, notices);
     }
@@ -157,11 +157,7 @@ public final class Session {
 
     /** Where the next stroke lands. */
     public StrokeLanding landing() {
-        return StrokeLanding.of(
-                shot(),
-                String.valueOf(selection.level()),
-                transport.frame(),
-                view.holdFramesProperty().get());
+        return Landings.next(document.shot(), selection, transport, view);
     }
 
     public Exporting exporting() {

@@ -16,6 +16,8 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
@@ -33,20 +35,24 @@ public final class Timing {
     private final Document document;
     private final Selection selection;
     private final Transport transport;
+    private final Jobs jobs;
     private final Notices notices;
     private final ObjectProperty<Span> span = new SimpleObjectProperty<>();
     private final BooleanProperty soundAlong = new SimpleBooleanProperty(true);
     private final BooleanProperty footageAlong = new SimpleBooleanProperty(true);
-    private Shot checked;
-    private List<ExposureChecks.Finding> findings = List.of();
+    private final ReadOnlyObjectWrapper<List<ExposureChecks.Finding>> findings = new ReadOnlyObjectWrapper<>(List.of());
+    private boolean checking;
 
-    Timing(Document document, Selection selection, Transport transport, Notices notices) {
+    Timing(Document document, Selection selection, Transport transport, Jobs jobs, Notices notices) {
         this.document = document;
         this.selection = selection;
         this.transport = transport;
+        this.jobs = jobs;
         this.notices = notices;
         document.openingProperty().addListener(opened -> span.set(null));
+        check();
         document.shotProperty().addListener((property, before, now) -> {
+            check();
             if (span.get() != null
                     && span.get().levels().stream().anyMatch(id -> now.level(id).isEmpty())) {
                 span.set(null);
@@ -54,14 +60,24 @@ public final class Timing {
         });
     }
 
-    /** What is probably not meant in the exposure of the shot as it is seen. */
-    public List<ExposureChecks.Finding> findings() {
-        Shot shot = document.shown();
-        if (shot != checked) {
-            checked = shot;
-            findings = ExposureChecks.of(shot);
+    /** What is probably not meant in the exposure of the shot; looked for behind the window after each edit. */
+    public ReadOnlyObjectProperty<List<ExposureChecks.Finding>> findingsProperty() {
+        return findings.getReadOnlyProperty();
+    }
+
+    private void check() {
+        if (checking) {
+            return;
         }
-        return findings;
+        checking = true;
+        Shot shot = document.shot();
+        jobs.runQuietly(() -> ExposureChecks.of(shot), found -> {
+            checking = false;
+            findings.set(found);
+            if (document.shot() != shot) {
+                check();
+            }
+        });
     }
 
     /** A finding as a sentence. */

@@ -6,6 +6,7 @@ import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SpanExposures;
 import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
@@ -27,9 +28,7 @@ public final class ShotTimingEdits {
     /** Inserts frames before a frame. @throws IllegalArgumentException when the count is not above 0, once it is applied */
     public static Edit insertFrames(int frame, int count, Along along) {
         return new Edit("insert " + count + " frames", shot -> {
-            if (count < 1) {
-                throw new IllegalArgumentException("One frame or more can be inserted, not " + count + ".");
-            }
+            requireCount(count);
             Shot out = shot.withSetup(shot.setup().withLength(shot.setup().length() + count))
                     .withLevels(shot.levels().stream()
                             .map(level -> level.with(level.exposures().withFramesAt(frame, count)))
@@ -46,8 +45,9 @@ public final class ShotTimingEdits {
      *
      * @throws IllegalArgumentException when nothing would be left, once it is applied
      */
-    public static Edit removeFrames(FrameRange range, Along along) {
-        return new Edit("remove " + range.frames() + " frames", shot -> {
+    public static Edit removeFrames(FrameRange wanted, Along along) {
+        return new Edit("remove " + wanted.frames() + " frames", shot -> {
+            FrameRange range = within(shot, wanted);
             int length = shot.setup().length() - range.frames();
             if (length < 1) {
                 throw new IllegalArgumentException("A shot keeps at least one frame: nothing was removed.");
@@ -63,6 +63,22 @@ public final class ShotTimingEdits {
                     .withSetup(shot.setup().withLength(length));
             return moved(out, range.end(), -range.frames(), along);
         });
+    }
+
+    static void requireCount(int count) {
+        if (count < 1 || count > ShotSetup.LONGEST) {
+            throw new IllegalArgumentException(
+                    "1 to " + ShotSetup.LONGEST + " frames can be put in, not " + count + ": nothing was changed.");
+        }
+    }
+
+    /** The part of a span that lies in the shot. */
+    private static FrameRange within(Shot shot, FrameRange span) {
+        int end = Math.min(shot.setup().length(), span.end());
+        if (span.start() >= end) {
+            throw new IllegalArgumentException("This span lies outside the shot: nothing was removed.");
+        }
+        return new FrameRange(span.start(), end);
     }
 
     private static Exposures without(Exposures exposures, FrameRange range) {

@@ -53,7 +53,10 @@ public final class TimingEdits {
     }
 
     public static Edit insertFrames(Collection<String> levels, int frame, int count) {
-        return onLevels("insert frames", levels, exposures -> exposures.withFramesAt(frame, count));
+        return onLevels("insert frames", levels, exposures -> {
+            ShotTimingEdits.requireCount(count);
+            return exposures.withFramesAt(frame, count);
+        });
     }
 
     public static Edit shift(Collection<String> levels, FrameRange span, int by) {

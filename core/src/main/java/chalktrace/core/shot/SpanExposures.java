@@ -86,7 +86,12 @@ public final class SpanExposures {
     /** @throws IllegalArgumentException when it is to be shown less than once */
     public SpanExposures repeated(int times) {
         if (times < 1) {
-            throw new IllegalArgumentException("A span is repeated once or more.");
+            throw new IllegalArgumentException("A span is repeated once or more, not " + times + " times.");
+        }
+        if ((long) times * span.frames() > ShotSetup.LONGEST) {
+            throw new IllegalArgumentException(
+                    "Repeated " + times + " times this span would be longer than a shot can be (" + ShotSetup.LONGEST
+                            + " frames): nothing was changed.");
         }
         List<Piece> out = new ArrayList<>();
         for (int i = 0; i < times; i++) {

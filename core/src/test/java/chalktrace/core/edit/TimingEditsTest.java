@@ -124,6 +124,27 @@ class TimingEditsTest {
     }
 
     @Test
+    void spansBeyondTheShotAndNonsensicalCountsLeaveEverythingAsItIs() {
+        Shot shot = Shots.showing(Exposure.of(0, 48, 1));
+        ShotTimingEdits.Along along = new ShotTimingEdits.Along(true, true);
+        Shot shorter = ShotTimingEdits.removeFrames(FrameRange.of(40, 30), along)
+                .change()
+                .apply(shot);
+        assertThat(shorter.setup().length())
+                .as("only what lies in the shot goes")
+                .isEqualTo(40);
+        for (Edit edit : List.of(
+                ShotTimingEdits.removeFrames(FrameRange.of(60, 3), along),
+                ShotTimingEdits.insertFrames(0, -2, along),
+                TimingEdits.insertFrames(LEVEL, 3, -2),
+                TimingEdits.repeat(LEVEL, FrameRange.of(0, 48), Integer.MAX_VALUE),
+                TimingEdits.repeat(LEVEL, FrameRange.of(0, 48), 0))) {
+            assertThatIllegalArgumentException().as(edit.name()).isThrownBy(() -> edit.change()
+                    .apply(shot));
+        }
+    }
+
+    @Test
     void aTieIsCutForOnePlaceOnly() {
         Shot shot = Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2), Exposure.of(4, 2, 1));
         Shot cut = TimingEdits.cutTie(Shots.LEVEL, 4).change().apply(shot);

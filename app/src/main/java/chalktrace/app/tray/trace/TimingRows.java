@@ -203,6 +203,7 @@ final class TimingRows extends VBox {
                 this,
                 this::show,
                 session.timing().spanProperty(),
+                session.timing().findingsProperty(),
                 session.transport().frameProperty(),
                 session.selection().levelProperty(),
                 session.document().shotProperty());
@@ -242,7 +243,7 @@ final class TimingRows extends VBox {
 
     private void showFindings() {
         findings.getChildren().clear();
-        List<ExposureChecks.Finding> all = session.timing().findings();
+        List<ExposureChecks.Finding> all = session.timing().findingsProperty().get();
         if (!all.isEmpty()) {
             findings.getChildren().add(Rows.quiet("probably not meant"));
         }
