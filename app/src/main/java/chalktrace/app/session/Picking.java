@@ -64,11 +64,6 @@ public final class Picking {
         }
     }
 
-    public void cut() {
-        copy();
-        remove();
-    }
-
     /** Removes what is picked. @return whether anything was picked */
     public boolean remove() {
         List<Pick> gone = picks();
