@@ -233,6 +233,10 @@ abstract class Lane extends Region {
     }
 
     private void release(MouseEvent event) {
+        if (choosing && dragging) {
+            // The last movement may come with the release only.
+            chooseSpan(frameAt(pressedX), frameAt(event.getX()), event.getY());
+        }
         if (held != null && dragging) {
             Edit edit = held.edit().apply((event.getX() - pressedX) / scale.pixelsPerFrame());
             session.document().preview(null);
