@@ -7,6 +7,7 @@ import chalktrace.app.theme.Theme;
 import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.DrawingEdits;
 import chalktrace.core.edit.Edit;
+import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
@@ -56,6 +57,7 @@ final class LevelLane extends Lane {
             }
         }
         paintFindings(g, width);
+        paintCycles(g, width, height);
         paintDragged(g, width, height);
     }
 
@@ -130,6 +132,25 @@ final class LevelLane extends Lane {
                 g.fillPolygon(new double[] {x + 1, x + 8, x + 1}, new double[] {0, 0, 7}, 3);
             }
         }
+    }
+
+    /** A cycle is a bar with two dots at its end, as a repeat is written in music, along the lane's foot. */
+    private void paintCycles(GraphicsContext g, double width, double height) {
+        g.setStroke(tones().accent());
+        g.setFill(tones().accent());
+        g.setLineWidth(2);
+        for (Cycle cycle : shown().cycles()) {
+            if (cycle.level().equals(level)) {
+                double from = scale().x(cycle.frames().start(), width) + 1;
+                double to = scale().x(cycle.frames().end(), width) - 2;
+                g.strokeLine(from, height - 1.5, to, height - 1.5);
+                g.strokeLine(from, height - 6, from, height - 1.5);
+                g.strokeLine(to, height - 6, to, height - 1.5);
+                g.fillOval(to - 6, height - 8, 2.5, 2.5);
+                g.fillOval(to - 6, height - 5, 2.5, 2.5);
+            }
+        }
+        g.setLineWidth(1);
     }
 
     private void paintDragged(GraphicsContext g, double width, double height) {

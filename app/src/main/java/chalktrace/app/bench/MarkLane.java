@@ -43,7 +43,7 @@ final class MarkLane extends Lane {
         }
         g.setFill(tones().accent());
         for (Mark note : shot.marks()) {
-            if (note.kind() == Mark.Kind.NOTE && note.frame() >= first && note.frame() <= last) {
+            if (!note.isPose() && note.frame() >= first && note.frame() <= last) {
                 g.fillRect(scale().x(note.frame() + 0.5, width) - 2, 0, 5, 3);
             }
         }

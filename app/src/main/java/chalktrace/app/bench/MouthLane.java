@@ -2,8 +2,9 @@ package chalktrace.app.bench;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.core.shot.MouthChart;
 import chalktrace.core.shot.MouthSpan;
-import chalktrace.core.speech.MouthChart;
+import chalktrace.core.speech.ShippedMouths;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 
@@ -32,7 +33,7 @@ final class MouthLane extends Lane {
             g.rect(x, 0, end - x, height);
             g.clip();
             g.setFill(rest ? tones().quiet() : tones().text());
-            g.fillText(MouthChart.shipped().shape(span.shape()).sounds(), x + 4, height / 2 - 0.5);
+            g.fillText(ShippedMouths.shape(span.shape()).sounds(), x + 4, height / 2 - 0.5);
             g.restore();
             if (span.byHand()) {
                 g.setFill(tones().accent());

@@ -2,6 +2,7 @@ package chalktrace.app.controls;
 
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
@@ -18,7 +19,6 @@ public final class Fold extends VBox {
         title.getStyleClass().add("fold-title");
         title.setId("fold-" + name.replace(' ', '-'));
         content.getChildren().setAll(parts);
-        getChildren().addAll(title, content);
         title.setSelected(open);
         title.selectedProperty().addListener(changed -> show());
         show();
@@ -27,7 +27,7 @@ public final class Fold extends VBox {
     private void show() {
         boolean open = title.isSelected();
         title.setGraphic(Theme.icon(open ? Icons.DOWN : Icons.ON));
-        content.setVisible(open);
-        content.setManaged(open);
+        // What is put away is not in the window, so that it need not be kept up to date.
+        getChildren().setAll(open ? List.of(title, content) : List.of(title));
     }
 }

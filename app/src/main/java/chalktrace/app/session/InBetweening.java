@@ -14,6 +14,7 @@ import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
@@ -23,10 +24,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.DoubleFunction;
-import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
 
 /** Drafts of the drawings between the one at the gate and the next of the current level. */
 public final class InBetweening {
@@ -37,7 +38,9 @@ public final class InBetweening {
     private final View view;
     private final Jobs jobs;
     private final Notices notices;
-    private final BooleanProperty alongArc = new SimpleBooleanProperty();
+    private final ObjectProperty<Way> way = new SimpleObjectProperty<>(Way.OWN);
+    private final ObjectProperty<TimingChart> ownChart = new SimpleObjectProperty<>();
+    private Curve drawnWay;
     private final ReadOnlyObjectWrapper<Drawing> draft = new ReadOnlyObjectWrapper<>();
     private final List<TouchedPair> pairs = new ArrayList<>();
     private Pick touched;
@@ -57,9 +60,41 @@ public final class InBetweening {
         transport.frameProperty().addListener(changed -> draft.set(null));
     }
 
-    /** Whether drafts go along the arc of their neighbours, and not the way that the two drawings alone suggest. */
-    public BooleanProperty alongArcProperty() {
-        return alongArc;
+    /** Along what in-betweens go. */
+    public enum Way {
+        /** As the two drawings alone suggest. */
+        OWN,
+        /** Through the drawing before and the one after as well. */
+        NEIGHBOURS,
+        /** Along a line that was picked for it. */
+        DRAWN
+    }
+
+    public ObjectProperty<Way> wayProperty() {
+        return way;
+    }
+
+    /** A chart made by hand; null for one of the named spacings. */
+    public ObjectProperty<TimingChart> ownChartProperty() {
+        return ownChart;
+    }
+
+    /** Takes the one picked stroke as the way of in-betweens. @return what came of it, as a sentence */
+    public String takeDrawnWay() {
+        Pick pick = selection.pickProperty().get();
+        Optional<Stroke> stroke = pick == null || pick.strokes().size() != 1
+                ? Optional.empty()
+                : document.shot()
+                        .level(pick.level())
+                        .flatMap(level -> level.drawing(pick.drawing()))
+                        .map(drawing ->
+                                drawing.strokes().get(pick.strokes().iterator().next()));
+        if (stroke.isEmpty()) {
+            return "Draw the way on any level, pick that one line (T), and touch this again.";
+        }
+        drawnWay = stroke.get().curve();
+        way.set(Way.DRAWN);
+        return "In-betweens go along the picked line; it can be dusted off now.";
     }
 
     /** The draft of an in-between that lies over the board; null for none. */
@@ -96,17 +131,19 @@ public final class InBetweening {
 
     /** The chart of the in-betweens that would be made. */
     public TimingChart chart(TimingChart.Spacing spacing, int every) {
-        int count = keys().map(k -> (k.get(1).start() - k.get(0).start() - 1) / Math.max(1, every))
-                .orElse(0);
-        return TimingChart.of(spacing, count);
+        int count =
+                keys().map(k -> BetweenEdits.frames(k.get(0), k.get(1), every)).orElse(0);
+        TimingChart own = ownChart.get();
+        return own != null && own.ticks().size() == count ? own : TimingChart.of(spacing, count);
     }
 
     /** Shows the in-between at a share of the way, to draw over. */
     public void showDraft(double share) {
-        withKeys((level, keys) -> jobs.runQuietly(() -> between(level, keys).at(share), made -> {
-            draft.set(new Drawing(1, made.strokes()));
-            sayWithoutPartner(made);
-        }));
+        withKeys((level, keys) -> jobs.runQuietly(
+                () -> between(level, keys).at(share, arc(level, keys).map(arc -> arc.apply(share))), made -> {
+                    draft.set(new Drawing(1, made.strokes()));
+                    sayWithoutPartner(made);
+                }));
     }
 
     /** Shows a smear between the two drawings. @param length how much of the way it covers, 0 to 1 */
@@ -145,16 +182,11 @@ public final class InBetweening {
     public void makeInBetweens(TimingChart.Spacing spacing, int every) {
         withKeys((level, keys) -> {
             Shot shot = document.shot();
+            TimingChart chart = chart(spacing, every);
             jobs.run(
                     "draw in-betweens",
                     job -> BetweenEdits.make(
-                            level.id(),
-                            keys.get(0),
-                            keys.get(1),
-                            between(level, keys),
-                            spacing,
-                            every,
-                            arc(level, keys)),
+                            level.id(), keys.get(0), keys.get(1), between(level, keys), chart, every, arc(level, keys)),
                     made -> {
                         if (document.shot() != shot) {
                             notices.problem("The shot has changed meanwhile: make the in-betweens again.");
@@ -177,7 +209,12 @@ public final class InBetweening {
     }
 
     private Optional<DoubleFunction<Point2D>> arc(Level level, List<Exposure> keys) {
-        return alongArc.get() ? BetweenEdits.arc(level, keys.get(0), keys.get(1)) : Optional.empty();
+        return switch (way.get()) {
+            case OWN -> Optional.empty();
+            case NEIGHBOURS -> BetweenEdits.arc(level, keys.get(0), keys.get(1));
+            case DRAWN ->
+                drawnWay == null ? Optional.empty() : BetweenEdits.along(drawnWay, level, keys.get(0), keys.get(1));
+        };
     }
 
     private InBetween between(Level level, List<Exposure> keys) {

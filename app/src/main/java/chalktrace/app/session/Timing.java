@@ -92,6 +92,11 @@ public final class Timing {
                 level + ": drawing " + finding.drawing() + " starts at frame " + number + ", after the end.";
             case NEVER_SHOWN -> level + ": drawing " + finding.drawing() + " shows nowhere.";
             case ONE_FRAME_GAP -> level + ": frame " + number + " alone shows nothing.";
+            case CYCLE_SHOWS_TWICE ->
+                level + ": the cycle ends at frame " + number + " with drawing " + finding.drawing()
+                        + ", with which it starts: it shows twice in a row. Leave the last one out.";
+            case ALMOST_TOGETHER ->
+                level + ": a showing starts at frame " + number + ", one frame beside a level it else changes with.";
             case BROKEN_TWOS -> level + ": one frame at " + number + " breaks the twos.";
         };
     }

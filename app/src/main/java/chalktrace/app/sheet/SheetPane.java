@@ -223,7 +223,7 @@ public final class SheetPane extends Region {
             g.setFill(c == column() ? tones.accent() : tones.quiet());
             g.fillText(levels.get(c), NUMBER + c * LEVEL + 6, HEAD / 2, LEVEL - 10);
         }
-        String[] more = {"words", "mouth", "cues", "notes"};
+        String[] more = {"words", "mouth", "cues", "notes", "camera"};
         g.setFill(tones.quiet());
         for (int c = 0; c < more.length; c++) {
             g.fillText(more[c], NUMBER + levels.size() * LEVEL + c * TEXT + 6, HEAD / 2);
@@ -252,7 +252,7 @@ public final class SheetPane extends Region {
         double x = NUMBER + row.cells().size() * LEVEL;
         g.setFont(Theme.sans(12));
         g.setFill(tones.text());
-        for (String text : List.of(row.words(), row.mouth(), row.cues(), row.note())) {
+        for (String text : List.of(row.words(), row.mouth(), row.cues(), row.note(), row.camera())) {
             g.fillText(text, x + 6, y + ROW / 2, TEXT - 10);
             x += TEXT;
         }

@@ -1,11 +1,13 @@
 package chalktrace.core.edit;
 
+import chalktrace.core.between.DrawnArc;
 import chalktrace.core.between.InBetween;
 import chalktrace.core.between.TimingChart;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
+import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeSelection;
 import java.awt.geom.Point2D;
@@ -82,10 +84,29 @@ public final class BetweenEdits {
     }
 
     /**
+     * The way along a drawn line: its ends are laid onto the middles of the two drawings, and shares of the way are shares
+     * of its length.
+     */
+    public static Optional<DoubleFunction<Point2D>> along(Curve line, Level level, Exposure first, Exposure second) {
+        Optional<Point2D> from = middle(level, first);
+        Optional<Point2D> to = middle(level, second);
+        if (from.isEmpty() || to.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(DrawnArc.between(line, from.get(), to.get()));
+    }
+
+    /** How many in-betweens there are room for. */
+    public static int frames(Exposure first, Exposure second, int every) {
+        return Math.max(0, (second.start() - first.start() - 1) / Math.max(1, every));
+    }
+
+    /**
      * New drawings on every n-th frame after a key up to the next, over what shows there: the first key ends where the first of
      * them starts.
      *
      * @param between made of the two keys' drawings
+     * @param chart with a tick for each of these frames
      * @param every 1 for ones, 2 for twos
      * @param arc where the middle goes; none for the movement's own way
      */
@@ -94,14 +115,19 @@ public final class BetweenEdits {
             Exposure first,
             Exposure second,
             InBetween between,
-            TimingChart.Spacing spacing,
+            TimingChart chart,
             int every,
             Optional<DoubleFunction<Point2D>> arc) {
         List<Integer> frames = new ArrayList<>();
+        if (chart.ticks().size() != frames(first, second, every)) {
+            throw new IllegalArgumentException("The chart has " + chart.ticks().size() + " ticks for "
+                    + frames(first, second, every) + " in-betweens: nothing was drawn.");
+        }
         for (int frame = first.start() + Math.max(1, every); frame < second.start(); frame += Math.max(1, every)) {
             frames.add(frame);
         }
-        List<List<Stroke>> drafts = TimingChart.of(spacing, frames.size()).ticks().stream()
+        List<List<Stroke>> drafts = chart.ticks().stream()
+                .limit(frames.size())
                 .map(tick -> between.at(tick, arc.map(a -> a.apply(tick))).strokes())
                 .toList();
         return new Edit(

@@ -21,8 +21,7 @@ public final class MarkEdits {
         return new Edit("mark", shot -> {
             List<Mark> marks = new ArrayList<>(shot.marks());
             Optional<Mark> now = marks.stream()
-                    .filter(mark ->
-                            mark.frame() == frame && mark.level().equals(level) && mark.kind() != Mark.Kind.NOTE)
+                    .filter(mark -> mark.frame() == frame && mark.level().equals(level) && mark.isPose())
                     .findFirst();
             now.ifPresent(marks::remove);
             now.map(Mark::kind)
@@ -37,17 +36,26 @@ public final class MarkEdits {
         return switch (kind) {
             case KEY -> Optional.of(Mark.Kind.BREAKDOWN);
             case BREAKDOWN -> Optional.of(Mark.Kind.INBETWEEN);
-            case INBETWEEN, NOTE -> Optional.empty();
+            case INBETWEEN, NOTE, CAMERA -> Optional.empty();
         };
     }
 
     /** Writes a note for a frame of the shot; an empty one takes it away. */
     public static Edit note(int frame, String text) {
+        return written(Mark.Kind.NOTE, frame, text);
+    }
+
+    /** As {@link #note}, of what the camera does. */
+    public static Edit camera(int frame, String text) {
+        return written(Mark.Kind.CAMERA, frame, text);
+    }
+
+    private static Edit written(Mark.Kind kind, int frame, String text) {
         return new Edit("note", shot -> {
             List<Mark> marks = new ArrayList<>(shot.marks());
-            marks.removeIf(mark -> mark.frame() == frame && mark.isOfShot() && mark.kind() == Mark.Kind.NOTE);
+            marks.removeIf(mark -> mark.frame() == frame && mark.isOfShot() && mark.kind() == kind);
             if (!text.isBlank()) {
-                marks.add(new Mark(frame, Mark.Kind.NOTE, Optional.empty(), text.strip()));
+                marks.add(new Mark(frame, kind, Optional.empty(), text.strip()));
             }
             return shot.withMarks(marks);
         });

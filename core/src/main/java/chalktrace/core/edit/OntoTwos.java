@@ -53,7 +53,7 @@ public final class OntoTwos {
     public static List<Move> proposal(Shot shot, int every) {
         return proposal(
                 shot.marks().stream()
-                        .filter(mark -> mark.isOfShot() && mark.kind() != Mark.Kind.NOTE)
+                        .filter(mark -> mark.isOfShot() && mark.isPose())
                         .map(Mark::frame)
                         .distinct()
                         .toList(),

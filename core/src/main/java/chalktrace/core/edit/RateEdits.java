@@ -38,7 +38,7 @@ public final class RateEdits {
                 // Of two that come onto one frame the key stays.
                 marks.merge(
                         there.frame() + " " + there.level().orElse("") + " "
-                                + (there.kind() == Mark.Kind.NOTE ? mark.text() : ""),
+                                + (there.isPose() ? "" : there.kind() + mark.text()),
                         there,
                         (a, b) -> a.kind().compareTo(b.kind()) <= 0 ? a : b);
             }

@@ -1,6 +1,6 @@
 package chalktrace.core.edit;
 
-import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Mark;
@@ -35,8 +35,9 @@ public final class ShotTimingEdits {
                             .toList())
                     .withMarks(shot.marks().stream()
                             .map(mark -> mark.frame() >= frame ? mark.withFrame(mark.frame() + count) : mark)
-                            .toList());
-            return moved(out, frame, count, along);
+                            .toList())
+                    .withCycles(cycles(shot, frame, count));
+            return moved(tiesMoved(out, frame, count), frame, count, along);
         });
     }
 
@@ -60,9 +61,35 @@ public final class ShotTimingEdits {
                             .map(level -> level.with(without(level.exposures(), range)))
                             .toList())
                     .withMarks(marks)
+                    .withCycles(cycles(shot, range.end(), -range.frames()))
                     .withSetup(shot.setup().withLength(length));
-            return moved(out, range.end(), -range.frames(), along);
+            return moved(tiesMoved(out, range.end(), -range.frames()), range.end(), -range.frames(), along);
         });
+    }
+
+    /** What cues are tied to moves with the drawings. */
+    private static Shot tiesMoved(Shot shot, int from, int by) {
+        return shot.withCues(shot.cues().stream()
+                .map(cue -> cue.withTie(cue.tie().map(tie -> tie.withFrame(after(tie.frame(), from, by)))))
+                .toList());
+    }
+
+    /** Cycles move, or grow and shrink, with their frames; one of which fewer than two frames stay is none any more. */
+    private static List<Cycle> cycles(Shot shot, int from, int by) {
+        List<Cycle> out = new ArrayList<>();
+        for (Cycle cycle : shot.cycles()) {
+            int start = after(cycle.frames().start(), from, by);
+            int end = after(cycle.frames().end(), from, by);
+            if (end - start >= 2) {
+                out.add(new Cycle(cycle.level(), new FrameRange(start, end)));
+            }
+        }
+        return out;
+    }
+
+    /** Where a frame comes to; one that was taken out comes to where the cut is. */
+    private static int after(int frame, int from, int by) {
+        return frame >= from ? frame + by : Math.min(frame, from + Math.min(0, by));
     }
 
     static void requireCount(int count) {
@@ -103,7 +130,7 @@ public final class ShotTimingEdits {
                     .withCues(out.cues().stream()
                             .map(cue -> cue.seconds() < start - 1e-9
                                     ? cue
-                                    : new Cue(cue.id(), cue.name(), Math.max(least, cue.seconds() + move)))
+                                    : cue.withSeconds(Math.max(least, cue.seconds() + move)))
                             .toList())
                     .withSounds(out.sounds().stream()
                             .map(clip -> clip.startSeconds() < start - 1e-9

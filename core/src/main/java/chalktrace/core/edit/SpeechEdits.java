@@ -4,7 +4,7 @@ import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.Word;
-import chalktrace.core.speech.LetterMouths;
+import chalktrace.core.speech.PhoneMouths;
 import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
@@ -94,7 +94,7 @@ public final class SpeechEdits {
 
     private static Shot withMouthsOf(Shot shot, List<Word> words) {
         Shot changed = shot.withWords(words);
-        return mouthsAnew(changed, LetterMouths.of(changed.words(), changed.setup()));
+        return mouthsAnew(changed, PhoneMouths.of(changed));
     }
 
     /** With these mouths, but for those that were set by hand. */

@@ -11,7 +11,7 @@ import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.speech.MouthChart;
+import chalktrace.core.speech.ShippedMouths;
 import java.awt.geom.AffineTransform;
 import java.util.ArrayList;
 import java.util.List;
@@ -105,8 +105,8 @@ public final class Scenes {
     private static void addMouth(Shot shot, int frame, List<SceneLayer> layers) {
         shot.mouthPlace()
                 .filter(MouthPlace::visible)
-                .flatMap(place -> shot.mouthAt(frame)
-                        .map(span -> new MouthLayer(MouthChart.shipped().shape(span.shape()), place)))
+                .flatMap(place ->
+                        shot.mouthAt(frame).map(span -> new MouthLayer(ShippedMouths.shape(span.shape()), place)))
                 .ifPresent(layers::add);
     }
 

@@ -39,7 +39,8 @@ public final class ExposureSheet {
             String words,
             String mouth,
             String cues,
-            String note) {}
+            String note,
+            String camera) {}
 
     public int rows() {
         return shot.setup().length();
@@ -73,10 +74,15 @@ public final class ExposureSheet {
                         .filter(cue -> startsAt(cue.seconds(), frame))
                         .map(Cue::name)
                         .collect(Collectors.joining(", ")),
-                shot.marks().stream()
-                        .filter(mark -> mark.frame() == frame && mark.kind() == Mark.Kind.NOTE)
-                        .map(Mark::text)
-                        .collect(Collectors.joining("; ")));
+                written(Mark.Kind.NOTE, frame),
+                written(Mark.Kind.CAMERA, frame));
+    }
+
+    private String written(Mark.Kind kind, int frame) {
+        return shot.marks().stream()
+                .filter(mark -> mark.frame() == frame && mark.kind() == kind)
+                .map(Mark::text)
+                .collect(Collectors.joining("; "));
     }
 
     /** What a level's cell says on a frame. */
@@ -95,7 +101,7 @@ public final class ExposureSheet {
             case KEY -> "key";
             case BREAKDOWN -> "breakdown";
             case INBETWEEN -> "in-between";
-            case NOTE -> "";
+            case NOTE, CAMERA -> "";
         };
     }
 }

@@ -18,7 +18,9 @@ public record Mark(int frame, Kind kind, Optional<String> level, String text) {
         BREAKDOWN,
         INBETWEEN,
         /** Words for this frame. */
-        NOTE
+        NOTE,
+        /** Words for this frame that say what the camera does. */
+        CAMERA
     }
 
     /** Of the shot, without words. */
@@ -32,5 +34,10 @@ public record Mark(int frame, Kind kind, Optional<String> level, String text) {
 
     public boolean isOfShot() {
         return level.isEmpty();
+    }
+
+    /** Whether it says what a drawing is, and not only something about the frame. */
+    public boolean isPose() {
+        return kind != Kind.NOTE && kind != Kind.CAMERA;
     }
 }

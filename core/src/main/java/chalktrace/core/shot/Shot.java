@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -16,9 +17,8 @@ import java.util.stream.Stream;
  *
  * @param levels front to back
  * @param footage front to back, all under the drawings
- * @param words in rising order of their start
- * @param mouths in rising order, never overlapping
- * @param mouthPlace where the mouths are drawn on the picture
+ * @param cycles of levels that are there; those of a level that goes, go with it
+ * @param speech what is said, and its mouths
  * @param cues in rising order
  * @param marks in rising order of their frames; at most one a frame for the shot and for each level, besides notes
  * @param guides lines that help to draw, in the order in which they were set
@@ -29,11 +29,10 @@ public record Shot(
         List<Chalk> chalks,
         List<Level> levels,
         List<LevelGroup> groups,
+        List<Cycle> cycles,
         List<Footage> footage,
         List<SoundClip> sounds,
-        List<Word> words,
-        List<MouthSpan> mouths,
-        Optional<MouthPlace> mouthPlace,
+        Speech speech,
         List<Cue> cues,
         List<Mark> marks,
         List<Guide> guides) {
@@ -46,12 +45,13 @@ public record Shot(
         groups = List.copyOf(groups);
         footage = List.copyOf(footage);
         sounds = List.copyOf(sounds);
-        words = sorted(words, Comparator.comparingDouble(Word::startSeconds));
-        mouths = sorted(mouths, Comparator.comparingInt(span -> span.range().start()));
+        Set<String> there = levels.stream().map(Level::id).collect(Collectors.toSet());
+        cycles = cycles.stream().filter(cycle -> there.contains(cycle.level())).toList();
         cues = sorted(cues, Comparator.comparingDouble(Cue::seconds));
         marks = sorted(marks, Comparator.comparingInt(Mark::frame));
         Set<String> taken = new HashSet<>();
-        ids(chalks, levels, groups, footage, sounds, words, cues, guides).forEach(id -> requireNew(taken, id));
+        ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides)
+                .forEach(id -> requireNew(taken, id));
         if (chalks.isEmpty()) {
             throw new IllegalArgumentException("A shot has at least one chalk.");
         }
@@ -68,11 +68,25 @@ public record Shot(
                 List.of(),
                 List.of(),
                 List.of(),
-                List.of(),
-                Optional.empty(),
+                Speech.NONE,
                 List.of(),
                 List.of(),
                 List.of());
+    }
+
+    /** The spoken words, in rising order of their start. */
+    public List<Word> words() {
+        return speech.words();
+    }
+
+    /** Which mouth shows when, in rising order, never overlapping. */
+    public List<MouthSpan> mouths() {
+        return speech.mouths();
+    }
+
+    /** Where the mouths are drawn on the picture. */
+    public Optional<MouthPlace> mouthPlace() {
+        return speech.place();
     }
 
     public Optional<Level> level(String id) {
@@ -131,19 +145,21 @@ public record Shot(
     }
 
     public Optional<MouthSpan> mouthAt(int frame) {
-        return mouths.stream().filter(span -> span.range().contains(frame)).findFirst();
+        return speech.mouths().stream()
+                .filter(span -> span.range().contains(frame))
+                .findFirst();
     }
 
     /** The shot's own mark on a frame, notes aside. */
     public Optional<Mark> markAt(int frame) {
         return marks.stream()
-                .filter(mark -> mark.frame() == frame && mark.isOfShot() && mark.kind() != Mark.Kind.NOTE)
+                .filter(mark -> mark.frame() == frame && mark.isOfShot() && mark.isPose())
                 .findFirst();
     }
 
     /** An id that nothing in the shot has, such as "level-3" for "level". */
     public String newId(String kind) {
-        Set<String> taken = ids(chalks, levels, groups, footage, sounds, words, cues, guides)
+        Set<String> taken = ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides)
                 .collect(Collectors.toSet());
         int n = 1;
         while (taken.contains(kind + "-" + n)) {
@@ -152,225 +168,105 @@ public record Shot(
         return kind + "-" + n;
     }
 
+    /** All parts while a few of them are exchanged. */
+    private static final class Parts {
+        private String name;
+        private ShotSetup setup;
+        private List<Chalk> chalks;
+        private List<Level> levels;
+        private List<LevelGroup> groups;
+        private List<Cycle> cycles;
+        private List<Footage> footage;
+        private List<SoundClip> sounds;
+        private Speech speech;
+        private List<Cue> cues;
+        private List<Mark> marks;
+        private List<Guide> guides;
+
+        Parts(Shot shot) {
+            name = shot.name;
+            setup = shot.setup;
+            chalks = shot.chalks;
+            levels = shot.levels;
+            groups = shot.groups;
+            cycles = shot.cycles;
+            footage = shot.footage;
+            sounds = shot.sounds;
+            speech = shot.speech;
+            cues = shot.cues;
+            marks = shot.marks;
+            guides = shot.guides;
+        }
+
+        Shot made() {
+            return new Shot(name, setup, chalks, levels, groups, cycles, footage, sounds, speech, cues, marks, guides);
+        }
+    }
+
+    private Shot with(Consumer<Parts> change) {
+        Parts parts = new Parts(this);
+        change.accept(parts);
+        return parts.made();
+    }
+
     public Shot withName(String newName) {
-        return new Shot(
-                newName,
-                setup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides);
+        return with(parts -> parts.name = newName);
     }
 
     public Shot withSetup(ShotSetup newSetup) {
-        return new Shot(
-                name,
-                newSetup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides);
+        return with(parts -> parts.setup = newSetup);
     }
 
     public Shot withChalks(List<Chalk> newChalks) {
-        return new Shot(
-                name,
-                setup,
-                newChalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides);
+        return with(parts -> parts.chalks = newChalks);
     }
 
     public Shot withLevels(List<Level> newLevels) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                newLevels,
-                groups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides);
+        return with(parts -> parts.levels = newLevels);
     }
 
     public Shot withGroups(List<LevelGroup> newGroups) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                levels,
-                newGroups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides);
+        return with(parts -> parts.groups = newGroups);
+    }
+
+    public Shot withCycles(List<Cycle> newCycles) {
+        return with(parts -> parts.cycles = newCycles);
     }
 
     public Shot withFootage(List<Footage> newFootage) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                levels,
-                groups,
-                newFootage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides);
+        return with(parts -> parts.footage = newFootage);
     }
 
     public Shot withSounds(List<SoundClip> newSounds) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                newSounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides);
+        return with(parts -> parts.sounds = newSounds);
     }
 
-    public Shot withWords(List<Word> newWords) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                newWords,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides);
-    }
-
-    public Shot withMouths(List<MouthSpan> newMouths) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                words,
-                newMouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides);
-    }
-
-    public Shot withMouthPlace(MouthPlace place) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                Optional.of(place),
-                cues,
-                marks,
-                guides);
+    public Shot withSpeech(Speech newSpeech) {
+        return with(parts -> parts.speech = newSpeech);
     }
 
     public Shot withCues(List<Cue> newCues) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                newCues,
-                marks,
-                guides);
+        return with(parts -> parts.cues = newCues);
     }
 
     public Shot withMarks(List<Mark> newMarks) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                newMarks,
-                guides);
+        return with(parts -> parts.marks = newMarks);
     }
 
     public Shot withGuides(List<Guide> newGuides) {
-        return new Shot(
-                name,
-                setup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                newGuides);
+        return with(parts -> parts.guides = newGuides);
+    }
+
+    public Shot withWords(List<Word> newWords) {
+        return withSpeech(speech.withWords(newWords));
+    }
+
+    public Shot withMouths(List<MouthSpan> newMouths) {
+        return withSpeech(speech.withMouths(newMouths));
+    }
+
+    public Shot withMouthPlace(MouthPlace place) {
+        return withSpeech(speech.withPlace(place));
     }
 
     /** With one level changed; an id that is not there changes nothing. */
@@ -401,7 +297,7 @@ public record Shot(
                 .toList();
     }
 
-    private static <T> List<T> sorted(List<T> items, Comparator<T> order) {
+    static <T> List<T> sorted(List<T> items, Comparator<T> order) {
         List<T> out = new ArrayList<>(items);
         out.sort(order);
         return List.copyOf(out);

@@ -7,6 +7,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.MouthChart;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
@@ -46,9 +47,11 @@ class SetupEditsTest {
         assertThat(slower.words()).isEqualTo(shot.words());
         assertThat(slower.cues()).isEqualTo(shot.cues());
         assertThat(Shots.level(slower).exposures()).isEqualTo(Shots.level(shot).exposures());
-        assertThat(slower.mouths().get(0).range().start())
+        assertThat(slower.mouthAt(6))
+                .map(MouthSpan::shape)
                 .as("half a second at 12")
-                .isEqualTo(6);
+                .hasValue(MouthChart.ROUND);
+        assertThat(slower.mouthAt(4)).map(MouthSpan::shape).hasValue(MouthChart.REST);
     }
 
     @Test

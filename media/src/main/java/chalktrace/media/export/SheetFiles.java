@@ -39,14 +39,14 @@ public final class SheetFiles {
         StringBuilder out = new StringBuilder();
         List<String> head = new ArrayList<>(List.of("frame", "mark"));
         head.addAll(sheet.levels());
-        head.addAll(List.of("words", "mouth", "cues", "note"));
+        head.addAll(List.of("words", "mouth", "cues", "note", "camera"));
         try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
             printer.printRecord(head);
             for (int frame = 0; frame < sheet.rows(); frame++) {
                 ExposureSheet.Row row = sheet.row(frame);
                 List<Object> cells = new ArrayList<>(List.of(row.number(), row.mark()));
                 cells.addAll(row.cells());
-                cells.addAll(List.of(row.words(), row.mouth(), row.cues(), row.note()));
+                cells.addAll(List.of(row.words(), row.mouth(), row.cues(), row.note(), row.camera()));
                 printer.printRecord(cells);
             }
         } catch (IOException e) {
@@ -86,7 +86,8 @@ public final class SheetFiles {
             to.put("words", row.words())
                     .put("mouth", row.mouth())
                     .put("cues", row.cues())
-                    .put("note", row.note());
+                    .put("note", row.note())
+                    .put("camera", row.camera());
         }
         return root;
     }
@@ -117,7 +118,7 @@ public final class SheetFiles {
         float width = PDRectangle.A4.getWidth() - 2 * MARGIN;
         List<String> heads = new ArrayList<>(List.of("frame"));
         heads.addAll(sheet.levels());
-        heads.addAll(List.of("words", "mouth", "cues", "notes"));
+        heads.addAll(List.of("words", "mouth", "cues", "notes", "camera"));
         float column = width / (heads.size() + 1);
         int last = Math.min(sheet.rows(), from + ROWS_A_PAGE) - 1;
         text(
@@ -142,7 +143,7 @@ public final class SheetFiles {
             for (int c = 0; c < row.cells().size(); c++) {
                 text(row.cells().get(c), MARGIN + (c + 1) * column, y, TEXT, font, to);
             }
-            List<String> rest = List.of(row.words(), row.mouth(), row.cues(), row.note());
+            List<String> rest = List.of(row.words(), row.mouth(), row.cues(), row.note(), row.camera());
             for (int c = 0; c < rest.size(); c++) {
                 float room = c == rest.size() - 1 ? 2 * column : column;
                 text(cut(rest.get(c), room, font), MARGIN + (c + 1 + row.cells().size()) * column, y, TEXT, font, to);

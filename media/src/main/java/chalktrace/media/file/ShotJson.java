@@ -5,6 +5,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
@@ -13,15 +14,13 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Mark;
-import chalktrace.core.shot.MouthPlace;
-import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.StillView;
-import chalktrace.core.shot.Word;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PressureCurve;
 import chalktrace.core.time.Conform;
@@ -82,6 +81,9 @@ final class ShotJson {
                 .put("role", word(chalk.role())));
         each(root, "levels", shot.levels(), (level, to) -> writeLevel(level, to, drawingFile));
         each(root, "groups", shot.groups(), ShotJson::writeGroup);
+        each(root, "cycles", shot.cycles(), (cycle, to) -> to.put("level", cycle.level())
+                .put("start", cycle.frames().start())
+                .put("frames", cycle.frames().frames()));
         each(root, "footage", shot.footage(), (clip, to) -> writeFootage(clip, to, path));
         each(root, "sounds", shot.sounds(), (clip, to) -> to.put("id", clip.id())
                 .put("name", clip.name())
@@ -92,26 +94,12 @@ final class ShotJson {
                 .put("headSeconds", clip.trim().headSeconds())
                 .put("tailSeconds", clip.trim().tailSeconds())
                 .put("footage", clip.footage()));
-        each(root, "words", shot.words(), (word, to) -> to.put("id", word.id())
-                .put("text", word.text())
-                .put("startSeconds", word.startSeconds())
-                .put("endSeconds", word.endSeconds()));
-        each(root, "mouths", shot.mouths(), (span, to) -> to.put(
-                        "start", span.range().start())
-                .put("frames", span.range().frames())
-                .put("shape", span.shape())
-                .put("byHand", span.byHand()));
-        shot.mouthPlace()
-                .ifPresentOrElse(
-                        place -> root.putObject("mouthPlace")
-                                .put("x", place.x())
-                                .put("y", place.y())
-                                .put("width", place.width())
-                                .put("visible", place.visible()),
-                        () -> root.putNull("mouthPlace"));
+        SpeechJson.write(shot.speech(), root);
         each(root, "cues", shot.cues(), (cue, to) -> to.put("id", cue.id())
                 .put("name", cue.name())
-                .put("seconds", cue.seconds()));
+                .put("seconds", cue.seconds())
+                .put("kind", word(cue.kind()))
+                .set("tie", cue.tie().map(ShotJson::tie).orElse(null)));
         each(root, "marks", shot.marks(), (mark, to) -> to.put("frame", mark.frame())
                 .put("kind", word(mark.kind()))
                 .put("level", mark.level().orElse(null))
@@ -168,20 +156,27 @@ final class ShotJson {
                                 ? new SoundClip.Trim(f.number("headSeconds"), f.number("tailSeconds"))
                                 : SoundClip.Trim.NONE,
                         f.has("footage") ? f.text("footage") : "")));
-        List<Word> words = fields.list(
-                "words",
-                item -> item.make(
-                        f -> new Word(f.text("id"), f.text("text"), f.number("startSeconds"), f.number("endSeconds"))));
-        List<MouthSpan> mouths = fields.list(
-                "mouths",
-                item -> item.make(f -> new MouthSpan(
-                        FrameRange.of(f.whole("start"), f.whole("frames")), f.text("shape"), f.flag("byHand"))));
-        Optional<MouthPlace> mouthPlace = fields.has("mouthPlace")
-                ? Optional.of(fields.object("mouthPlace")
-                        .make(f -> new MouthPlace(f.number("x"), f.number("y"), f.number("width"), f.flag("visible"))))
-                : Optional.empty();
-        List<Cue> cues =
-                fields.list("cues", item -> item.make(f -> new Cue(f.text("id"), f.text("name"), f.number("seconds"))));
+        List<Cycle> cycles = fields.has("cycles")
+                ? fields.list(
+                        "cycles",
+                        item -> item.make(
+                                f -> new Cycle(f.text("level"), FrameRange.of(f.whole("start"), f.whole("frames")))))
+                : List.of();
+        Speech speech = SpeechJson.read(fields);
+        List<Cue> cues = fields.list(
+                "cues",
+                item -> item.make(f -> new Cue(
+                        f.text("id"),
+                        f.text("name"),
+                        f.number("seconds"),
+                        f.has("kind") ? f.oneOf("kind", Cue.Kind.class) : Cue.Kind.OTHER,
+                        f.has("tie")
+                                ? Optional.of(f.object("tie")
+                                        .make(t -> new Cue.Tie(
+                                                t.has("level") ? Optional.of(t.text("level")) : Optional.empty(),
+                                                t.whole("frame"),
+                                                t.number("leadFrames"))))
+                                : Optional.empty())));
         List<Mark> marks = fields.list(
                 "marks",
                 item -> item.make(f -> new Mark(
@@ -198,19 +193,15 @@ final class ShotJson {
                                 f.list("points", p -> p.make(s -> new Guide.Spot(s.number("x"), s.number("y")))))))
                 : List.of();
         return fields.make(f -> new Shot(
-                f.text("name"),
-                setup,
-                chalks,
-                levels,
-                groups,
-                footage,
-                sounds,
-                words,
-                mouths,
-                mouthPlace,
-                cues,
-                marks,
-                guides));
+                f.text("name"), setup, chalks, levels, groups, cycles, footage, sounds, speech, cues, marks, guides));
+    }
+
+    private static ObjectNode tie(Cue.Tie tie) {
+        return JsonNodeFactory.instance
+                .objectNode()
+                .put("level", tie.level().orElse(null))
+                .put("frame", tie.frame())
+                .put("leadFrames", tie.leadFrames());
     }
 
     /** Names the file of a level's drawing. */
@@ -398,7 +389,7 @@ final class ShotJson {
                 f.number("x"), f.number("y"), f.number("scale"), f.number("degrees"), f.number("opacity")));
     }
 
-    private static <T> void each(ObjectNode to, String name, List<T> items, BiConsumer<T, ObjectNode> write) {
+    static <T> void each(ObjectNode to, String name, List<T> items, BiConsumer<T, ObjectNode> write) {
         ArrayNode array = to.putArray(name);
         items.forEach(item -> write.accept(item, array.addObject()));
     }

@@ -61,6 +61,7 @@ public final class StudyTray extends VBox {
             case BREAKDOWN -> "breakdown";
             case INBETWEEN -> "in-between";
             case NOTE -> mark.text();
+            case CAMERA -> "camera: " + mark.text();
         };
     }
 }

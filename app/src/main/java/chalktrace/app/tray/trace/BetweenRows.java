@@ -5,17 +5,19 @@ import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.session.InBetweening;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.between.TimingChart;
-import java.util.Locale;
+import java.util.Map;
 import javafx.geometry.Pos;
+import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -26,12 +28,16 @@ final class BetweenRows extends VBox {
 
     private static final double CHART_WIDTH = 200;
     private static final double CHART_HEIGHT = 22;
+    private static final double MARGIN = 8;
+    private static final double NEAR_PX = 8;
 
     private final Session session;
     private final Label keys = Rows.hint("");
     private final ComboBox<TimingChart.Spacing> spacing = new ComboBox<>();
     private final NumberField every = new NumberField("between-every", 2, this::showChart);
     private final Canvas chart = new Canvas(CHART_WIDTH, CHART_HEIGHT);
+    private final TextField ticks = new TextField();
+    private int dragged = -1;
     private final Label pairWords = Rows.hint("");
     private final ValueSlider share;
 
@@ -42,18 +48,15 @@ final class BetweenRows extends VBox {
         spacing.setValue(TimingChart.Spacing.EVEN);
         spacing.setId("between-spacing");
         spacing.setFocusTraversable(false);
-        spacing.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(TimingChart.Spacing value) {
-                return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
-            }
-
-            @Override
-            public TimingChart.Spacing fromString(String text) {
-                return spacing.getValue();
-            }
+        spacing.setConverter(words(Map.of(
+                TimingChart.Spacing.EVEN, "even",
+                TimingChart.Spacing.SLOW_OUT, "slow out",
+                TimingChart.Spacing.SLOW_IN, "slow in",
+                TimingChart.Spacing.SLOW_OUT_AND_IN, "slow out and in")));
+        spacing.setOnAction(event -> {
+            session.inBetweening().ownChartProperty().set(null);
+            showChart();
         });
-        spacing.setOnAction(event -> showChart());
         every.setPrefWidth(48);
         every.setMinWidth(48);
         share = new ValueSlider(
@@ -68,10 +71,23 @@ final class BetweenRows extends VBox {
         Node accept =
                 Buttons.words("accept", "the draft becomes strokes at the gate", session.inBetweening()::acceptDraft);
         accept.setId("between-accept");
-        CheckBox arc = new CheckBox("along the arc of the neighbours");
-        arc.setTooltip(new Tooltip("Through the drawing before and the one after as well; else as the two suggest."));
-        arc.setFocusTraversable(false);
-        arc.selectedProperty().bindBidirectional(session.inBetweening().alongArcProperty());
+        ComboBox<InBetweening.Way> way = new ComboBox<>();
+        way.getItems().setAll(InBetweening.Way.values());
+        way.setId("between-way");
+        way.setFocusTraversable(false);
+        way.setConverter(words(Map.of(
+                InBetweening.Way.OWN, "as the two suggest",
+                InBetweening.Way.NEIGHBOURS, "on the arc of the neighbours",
+                InBetweening.Way.DRAWN, "along the picked line")));
+        way.valueProperty().bindBidirectional(session.inBetweening().wayProperty());
+        ticks.setId("between-ticks");
+        ticks.getStyleClass().add("part-field");
+        ticks.setTooltip(new Tooltip("Shares of the way, such as 1/4 1/2 80%. The ticks above can be dragged, too."));
+        ticks.setOnAction(event -> typeTicks());
+        chart.setId("between-chart");
+        chart.setCursor(Cursor.H_RESIZE);
+        chart.setOnMousePressed(event -> dragged = nearest(event.getX()));
+        chart.setOnMouseDragged(event -> dragTick(event.getX()));
         HBox chartRow = new HBox(6, spacing, Rows.quiet("on every"), every);
         chartRow.setAlignment(Pos.CENTER_LEFT);
         HBox buttons = new HBox(
@@ -81,7 +97,12 @@ final class BetweenRows extends VBox {
                         keys,
                         chartRow,
                         chart,
-                        arc,
+                        ticks,
+                        way,
+                        Buttons.words(
+                                "take the picked line as the way",
+                                "in-betweens go along it",
+                                () -> pairWords.setText(session.inBetweening().takeDrawnWay())),
                         make,
                         share,
                         buttons,
@@ -116,18 +137,77 @@ final class BetweenRows extends VBox {
         g.clearRect(0, 0, CHART_WIDTH, CHART_HEIGHT);
         g.setStroke(Theme.tones().quiet());
         g.setLineWidth(1);
-        double left = 8;
-        double right = CHART_WIDTH - 8;
+        double left = MARGIN;
+        double right = CHART_WIDTH - MARGIN;
         double middle = CHART_HEIGHT / 2;
         g.strokeLine(left, middle, right, middle);
         g.strokeOval(left - 4, middle - 4, 8, 8);
         g.strokeOval(right - 4, middle - 4, 8, 8);
         g.setStroke(Theme.tones().accent());
-        for (double tick : session.inBetweening()
-                .chart(spacing.getValue(), (int) every.value())
-                .ticks()) {
+        for (double tick : shown().ticks()) {
             double x = left + tick * (right - left);
             g.strokeLine(x, middle - 7, x, middle + 7);
         }
+        if (!ticks.isFocused()) {
+            ticks.setText(shown().words());
+        }
+    }
+
+    private TimingChart shown() {
+        return session.inBetweening().chart(spacing.getValue(), (int) every.value());
+    }
+
+    private void typeTicks() {
+        try {
+            TimingChart typed = TimingChart.parse(ticks.getText());
+            if (typed.ticks().size() == shown().ticks().size()) {
+                session.inBetweening().ownChartProperty().set(typed);
+            } else {
+                session.notices()
+                        .problem("There is room for " + shown().ticks().size()
+                                + " in-betweens here, and the ladder has "
+                                + typed.ticks().size() + " ticks.");
+            }
+        } catch (IllegalArgumentException e) {
+            session.notices().problem(e.getMessage());
+        }
+        getParent().requestFocus();
+        showChart();
+    }
+
+    private int nearest(double x) {
+        int best = -1;
+        double least = NEAR_PX;
+        for (int i = 0; i < shown().ticks().size(); i++) {
+            double away = Math.abs(MARGIN + shown().ticks().get(i) * (CHART_WIDTH - 2 * MARGIN) - x);
+            if (away < least) {
+                least = away;
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    private void dragTick(double x) {
+        if (dragged >= 0 && dragged < shown().ticks().size()) {
+            session.inBetweening()
+                    .ownChartProperty()
+                    .set(shown().moved(dragged, (x - MARGIN) / (CHART_WIDTH - 2 * MARGIN)));
+            showChart();
+        }
+    }
+
+    private static <T> StringConverter<T> words(Map<T, String> of) {
+        return new StringConverter<>() {
+            @Override
+            public String toString(T value) {
+                return of.get(value);
+            }
+
+            @Override
+            public T fromString(String text) {
+                return null;
+            }
+        };
     }
 }

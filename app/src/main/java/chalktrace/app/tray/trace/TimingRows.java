@@ -17,6 +17,7 @@ import chalktrace.core.shot.ShotSetup;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -42,6 +43,7 @@ final class TimingRows extends VBox {
 
     private final ComboBox<View.Only> only = new ComboBox<>();
     private final TextField note = new TextField();
+    private final TextField camera = new TextField();
     private final VBox findings = new VBox(2);
 
     TimingRows(Session session) {
@@ -73,14 +75,8 @@ final class TimingRows extends VBox {
         CheckBox runs = new CheckBox("footage runs on meanwhile");
         runs.selectedProperty().bindBidirectional(session.view().footageRunsProperty());
         runs.setFocusTraversable(false);
-        note.setPromptText("note for this frame");
-        note.setId("frame-note");
-        note.setFocusTraversable(false);
-        note.getStyleClass().add("part-field");
-        note.setOnAction(event -> {
-            session.document().apply(MarkEdits.note(session.transport().frame(), note.getText()));
-            getParent().requestFocus();
-        });
+        written(note, "frame-note", "note for this frame", MarkEdits::note);
+        written(camera, "camera-note", "what the camera does at this frame", MarkEdits::camera);
         sound.setFocusTraversable(false);
         footage.setFocusTraversable(false);
         getChildren()
@@ -88,6 +84,7 @@ final class TimingRows extends VBox {
                         row(Rows.quiet("see only"), only),
                         runs,
                         note,
+                        camera,
                         row(Buttons.words(
                                 "mark on this level",
                                 "key, breakdown, in-between, none, for the current level",
@@ -220,15 +217,31 @@ final class TimingRows extends VBox {
                 + (session.timing().spanProperty().get() == null
                         ? ". Drag over a level's lane with Shift to choose a span."
                         : "."));
-        if (!note.isFocused()) {
-            note.setText(session.shot().marks().stream()
-                    .filter(mark -> mark.kind() == Mark.Kind.NOTE
+        showWritten(note, Mark.Kind.NOTE);
+        showWritten(camera, Mark.Kind.CAMERA);
+        showFindings();
+        showProposal();
+    }
+
+    private void written(TextField field, String id, String prompt, BiFunction<Integer, String, Edit> edit) {
+        field.setPromptText(prompt);
+        field.setId(id);
+        field.setFocusTraversable(false);
+        field.getStyleClass().add("part-field");
+        field.setOnAction(event -> {
+            session.document().apply(edit.apply(session.transport().frame(), field.getText()));
+            getParent().requestFocus();
+        });
+    }
+
+    private void showWritten(TextField field, Mark.Kind kind) {
+        if (!field.isFocused()) {
+            field.setText(session.shot().marks().stream()
+                    .filter(mark -> mark.kind() == kind
                             && mark.frame() == session.transport().frame())
                     .map(Mark::text)
                     .collect(Collectors.joining("; ")));
         }
-        showFindings();
-        showProposal();
     }
 
     private void swap() {

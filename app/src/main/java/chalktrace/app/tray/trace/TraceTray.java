@@ -52,6 +52,7 @@ public final class TraceTray extends VBox {
                         sheets,
                         new Fold("the current level", false, style),
                         new Fold("timing", false, new TimingRows(session)),
+                        new Fold("cycles", false, new CycleRows(session)),
                         new Fold("in-betweens", false, new BetweenRows(session)),
                         new PickRows(session),
                         new FillRows(session),

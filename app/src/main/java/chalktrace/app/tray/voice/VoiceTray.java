@@ -12,8 +12,8 @@ import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.Word;
-import chalktrace.core.speech.MouthChart;
 import chalktrace.core.speech.MouthShape;
+import chalktrace.core.speech.ShippedMouths;
 import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,7 +40,7 @@ public final class VoiceTray extends VBox {
         getStyleClass().add("content");
         TilePane chart = new TilePane(4, 4);
         chart.setPrefColumns(3);
-        for (MouthShape shape : MouthChart.shipped().shapes()) {
+        for (MouthShape shape : ShippedMouths.front()) {
             MouthTile tile = new MouthTile(shape, () -> setMouth(shape.id()));
             mouths.add(tile);
             chart.getChildren().add(tile);

@@ -1,0 +1,98 @@
+package chalktrace.app.tray.trace;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.CycleEdits;
+import chalktrace.core.shot.Cycle;
+import chalktrace.core.shot.ShotSetup;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What is shown over and over on the current level. */
+final class CycleRows extends VBox {
+
+    private final Session session;
+    private final VBox cycles = new VBox(2);
+    private final TextField parts = new TextField();
+
+    CycleRows(Session session) {
+        super(6);
+        this.session = session;
+        parts.setId("cycle-parts");
+        parts.setPromptText("left leg = right leg, ...");
+        parts.setFocusTraversable(false);
+        parts.getStyleClass().add("part-field");
+        Node mark = Buttons.words("mark the span as a cycle", "of the current level", () -> session.timing()
+                .apply(span -> CycleEdits.mark(level(), span.frames())));
+        mark.setId("cycle-mark");
+        Node half = Buttons.words(
+                "second half after the span",
+                "its drawings once more, as their own, with these parts in each other's place",
+                () -> session.timing().apply(span -> CycleEdits.secondHalf(level(), span.frames(), exchanged())));
+        half.setId("cycle-half");
+        getChildren()
+                .addAll(
+                        mark,
+                        cycles,
+                        Rows.quiet("parts that change places"),
+                        parts,
+                        half,
+                        Rows.hint("Parts are named where strokes are picked. What is named left and right is found."));
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shotProperty(),
+                session.selection().levelProperty());
+    }
+
+    private void show() {
+        ShotSetup setup = session.shot().setup();
+        cycles.getChildren().clear();
+        for (Cycle cycle : session.shot().cycles()) {
+            if (cycle.level().equals(level())) {
+                HBox row = Rows.row(
+                        () -> session.transport().go(cycle.frames().start()),
+                        new Label(setup.number(cycle.frames().start()) + " to "
+                                + setup.number(cycle.frames().last())),
+                        Rows.space(),
+                        Buttons.words("run on", "shown again and again to the end, tied", () -> session.document()
+                                .apply(CycleEdits.runOn(cycle))),
+                        Buttons.icon(Icons.REMOVE, "take the mark away; what shows stays", () -> session.document()
+                                .apply(CycleEdits.unmark(cycle))));
+                cycles.getChildren().add(row);
+            }
+        }
+        if (!parts.isFocused() && parts.getText().isEmpty()) {
+            parts.setText(session.shot().level(level()).map(CycleEdits::sides).orElse(Map.of()).entrySet().stream()
+                    .map(pair -> pair.getKey() + " = " + pair.getValue())
+                    .collect(Collectors.joining(", ")));
+        }
+    }
+
+    private Map<String, String> exchanged() {
+        Map<String, String> out = new LinkedHashMap<>();
+        for (String pair : parts.getText().split(",")) {
+            String[] names = pair.split("=");
+            if (names.length == 2) {
+                out.put(names[0].strip(), names[1].strip());
+            } else if (!pair.isBlank()) {
+                throw new IllegalArgumentException("\"" + pair.strip()
+                        + "\" names no two parts: write such as left leg = right leg. Nothing was changed.");
+            }
+        }
+        return out;
+    }
+
+    private String level() {
+        return String.valueOf(session.selection().level());
+    }
+}

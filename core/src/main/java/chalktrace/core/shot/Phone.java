@@ -1,0 +1,49 @@
+package chalktrace.core.shot;
+
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A speech sound of a word.
+ *
+ * @param symbol one of {@link #SYMBOLS}
+ * @param startSeconds from the shot's first frame
+ * @param endSeconds after the start
+ */
+public record Phone(String symbol, double startSeconds, double endSeconds) {
+
+    /** No sound: a pause, a breath. */
+    public static final String SILENCE = "SIL";
+
+    /** The phones of North American English in ARPAbet, as the CMU Pronouncing Dictionary has them, without stress. */
+    public static final List<String> SYMBOLS = List.of(
+            "AA", "AE", "AH", "AO", "AW", "AY", "B", "CH", "D", "DH", "EH", "ER", "EY", "F", "G", "HH", "IH", "IY",
+            "JH", "K", "L", "M", "N", "NG", "OW", "OY", "P", "R", "S", "SH", "T", "TH", "UH", "UW", "V", "W", "Y", "Z",
+            "ZH");
+
+    private static final Set<String> VOWELS =
+            Set.of("AA", "AE", "AH", "AO", "AW", "AY", "EH", "ER", "EY", "IH", "IY", "OW", "OY", "UH", "UW");
+
+    /** @throws IllegalArgumentException when it is no phone or its end does not lie after its start */
+    public Phone {
+        if (!SYMBOLS.contains(symbol)) {
+            throw new IllegalArgumentException("\"" + symbol
+                    + "\" is no phone of ARPAbet. Write those of CMUdict without stress, such as K EH T AH L.");
+        }
+        if (!(startSeconds >= 0) || !(endSeconds > startSeconds) || Double.isInfinite(endSeconds)) {
+            throw new IllegalArgumentException("The phone " + symbol + " must end after its start.");
+        }
+    }
+
+    public static boolean isVowel(String symbol) {
+        return VOWELS.contains(symbol);
+    }
+
+    public Phone withTimes(double newStart, double newEnd) {
+        return new Phone(symbol, newStart, newEnd);
+    }
+
+    public Phone withSymbol(String newSymbol) {
+        return new Phone(newSymbol, startSeconds, endSeconds);
+    }
+}

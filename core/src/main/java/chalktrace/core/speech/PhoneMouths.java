@@ -1,0 +1,343 @@
+package chalktrace.core.speech;
+
+import chalktrace.core.shot.MouthChart;
+import chalktrace.core.shot.MouthChart.Mouth;
+import chalktrace.core.shot.MouthRules;
+import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Phone;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Word;
+import chalktrace.core.time.FrameRange;
+import chalktrace.core.time.FrameRate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
+
+/**
+ * Mouths on frames from phones, by the rules of animators (common practice): a mouth is seen a little before its sound;
+ * closed lips and bitten lips are seen for their least hold, whatever else must give way; nothing flutters; lips round
+ * ahead of a round vowel while the consonants before it leave them free; short pauses hold the mouth, longer ones rest it.
+ */
+public final class PhoneMouths {
+
+    /** A mouth that stands for consonants for which lips are free has no more than this priority. */
+    private static final int FREE_PRIORITY = 2;
+
+    /** A vowel this much fainter than the line's middle one hardly opens the mouth; one this much louder opens it wide. */
+    private static final double FAINT_DECIBELS = -8;
+
+    private static final double LOUD_DECIBELS = 3;
+
+    private static final double SLACK = 0.1;
+    private static final double SAME_SECONDS = 1e-6;
+
+    private record Sounding(String phone, Mouth mouth, double start, double end) {
+
+        Sounding as(Mouth other) {
+            return new Sounding(phone, other, start, end);
+        }
+
+        Sounding lasting(double from, double to) {
+            return new Sounding(phone, mouth, from, to);
+        }
+
+        boolean mustBeSeen() {
+            return mouth.leastMillis() > 0 && !phone.equals(Phone.SILENCE);
+        }
+    }
+
+    private final MouthChart chart;
+    private final MouthRules rules;
+    private final FrameRate rate;
+    private final int length;
+
+    private PhoneMouths(MouthChart chart, MouthRules rules, FrameRate rate, int length) {
+        this.chart = chart;
+        this.rules = rules;
+        this.rate = rate;
+        this.length = length;
+    }
+
+    /** The mouths of a shot's words, by its chart and rules, without regard to loudness. */
+    public static List<MouthSpan> of(Shot shot) {
+        return of(shot, Optional.empty());
+    }
+
+    /** @param decibels how loud the line is at a time of the shot */
+    public static List<MouthSpan> of(Shot shot, Optional<DoubleUnaryOperator> decibels) {
+        return of(
+                shot.words(),
+                shot.speech().chart(),
+                shot.speech().rules(),
+                shot.setup().rate(),
+                shot.setup().length(),
+                decibels);
+    }
+
+    /**
+     * @param words in rising order
+     * @param frames how many there are
+     * @return spans over all frames, each with the mouth of its frames; nothing without words
+     */
+    public static List<MouthSpan> of(
+            List<Word> words,
+            MouthChart chart,
+            MouthRules rules,
+            FrameRate rate,
+            int frames,
+            Optional<DoubleUnaryOperator> decibels) {
+        if (words.isEmpty()) {
+            return List.of();
+        }
+        PhoneMouths mouths = new PhoneMouths(chart, rules, rate, frames);
+        List<Sounding> sounds = mouths.soundings(words);
+        if (rules.opened() && decibels.isPresent()) {
+            sounds = mouths.opened(sounds, decibels.get());
+        }
+        return mouths.onFrames(mouths.rounded(sounds));
+    }
+
+    /** All sounds on the ruler, earlier by the lead, with what fills the pauses. */
+    private List<Sounding> soundings(List<Word> words) {
+        double lead = rules.leadMillis() / 1000.0;
+        double rest = rules.restMillis() / 1000.0;
+        List<Sounding> out = new ArrayList<>();
+        double at = 0;
+        for (Word word : words) {
+            for (Phone phone : SpelledPhones.of(word)) {
+                double start = Math.max(at, phone.startSeconds() - lead);
+                double end = phone.endSeconds() - lead;
+                if (end <= start) {
+                    continue;
+                }
+                if (start - at >= rest || out.isEmpty() && start > at) {
+                    out.add(new Sounding(Phone.SILENCE, chart.mouthOf(Phone.SILENCE), at, start));
+                } else if (start > at) {
+                    Sounding before = out.remove(out.size() - 1);
+                    out.add(before.lasting(before.start, start));
+                }
+                out.add(new Sounding(phone.symbol(), chart.mouthOf(phone.symbol()), start, end));
+                at = end;
+            }
+        }
+        double all = rate.seconds(length);
+        if (at < all) {
+            out.add(new Sounding(Phone.SILENCE, chart.mouthOf(Phone.SILENCE), at, all));
+        }
+        return out;
+    }
+
+    private List<Sounding> opened(List<Sounding> sounds, DoubleUnaryOperator decibels) {
+        double[] loudness = sounds.stream()
+                .filter(sound -> Phone.isVowel(sound.phone))
+                .mapToDouble(sound -> decibels.applyAsDouble((sound.start + sound.end) / 2))
+                .sorted()
+                .toArray();
+        if (loudness.length == 0) {
+            return sounds;
+        }
+        double middle = loudness[loudness.length / 2];
+        Mouth wide = chart.mouthOf("AA");
+        Mouth half = chart.mouthOf("AH");
+        return sounds.stream()
+                .map(sound -> {
+                    if (!Phone.isVowel(sound.phone)) {
+                        return sound;
+                    }
+                    double over = decibels.applyAsDouble((sound.start + sound.end) / 2) - middle;
+                    boolean faint = sound.mouth.equals(wide) && over < FAINT_DECIBELS;
+                    boolean loud = sound.mouth.equals(half) && over > LOUD_DECIBELS;
+                    return faint ? sound.as(half) : loud ? sound.as(wide) : sound;
+                })
+                .toList();
+    }
+
+    /** Consonants for which the lips are free take on the round vowel that they lead to. */
+    private List<Sounding> rounded(List<Sounding> sounds) {
+        List<Sounding> out = new ArrayList<>();
+        double ahead = rules.roundAheadMillis() / 1000.0;
+        double from = Double.MAX_VALUE;
+        Mouth round = null;
+        for (int i = sounds.size() - 1; i >= 0; i--) {
+            Sounding sound = sounds.get(i);
+            boolean isRound =
+                    sound.mouth.phones().contains("OW") || sound.mouth.phones().contains("UW");
+            boolean free = sound.mouth.priority() <= FREE_PRIORITY && !sound.phone.equals(Phone.SILENCE);
+            if (isRound && Phone.isVowel(sound.phone)) {
+                round = sound.mouth;
+                from = sound.start - ahead;
+                out.add(sound);
+            } else if (round != null && free && sound.end > from) {
+                double split = Math.max(sound.start, from);
+                out.add(sound.as(round).lasting(split, sound.end));
+                if (split > sound.start) {
+                    out.add(sound.lasting(sound.start, split));
+                    round = null;
+                }
+            } else {
+                round = null;
+                out.add(sound);
+            }
+        }
+        Collections.reverse(out);
+        return out;
+    }
+
+    private List<MouthSpan> onFrames(List<Sounding> sounds) {
+        Mouth[] seen = new Mouth[length];
+        boolean[] kept = new boolean[length];
+        fill(seen, sounds);
+        keep(seen, kept, sounds);
+        calm(seen, kept);
+        return spans(seen);
+    }
+
+    /** Each step of the rhythm shows what is heard for most of it, sounds that matter more weighing more. */
+    private void fill(Mouth[] seen, List<Sounding> sounds) {
+        int first = 0;
+        for (int f = 0; f < length; f += rules.every()) {
+            double from = rate.seconds(f);
+            double to = rate.seconds(Math.min(length, f + rules.every()));
+            while (first < sounds.size() - 1 && sounds.get(first).end <= from) {
+                first++;
+            }
+            Mouth best = chart.mouthOf(Phone.SILENCE);
+            double most = 0;
+            for (int i = first; i < sounds.size() && sounds.get(i).start < to; i++) {
+                Sounding sound = sounds.get(i);
+                double weight = (Math.min(to, sound.end) - Math.max(from, sound.start)) * (4 + sound.mouth.priority());
+                // What must be seen gets its own frames, and no others.
+                if (weight > most && !sound.mustBeSeen()) {
+                    most = weight;
+                    best = sound.mouth;
+                }
+            }
+            for (int k = f; k < Math.min(length, f + rules.every()); k++) {
+                seen[k] = best;
+            }
+        }
+    }
+
+    /** Mouths that must be seen get their frames, one after the other, also those between which little room is left. */
+    private void keep(Mouth[] seen, boolean[] kept, List<Sounding> sounds) {
+        List<Sounding> must = new ArrayList<>();
+        for (Sounding sound : sounds) {
+            Sounding before = must.isEmpty() ? null : must.get(must.size() - 1);
+            if (sound.mustBeSeen()
+                    && before != null
+                    && before.mouth.equals(sound.mouth)
+                    && before.end >= sound.start - SAME_SECONDS) {
+                must.set(must.size() - 1, before.lasting(before.start, sound.end));
+            } else if (sound.mustBeSeen()) {
+                must.add(sound);
+            }
+        }
+        int free = 0;
+        for (int i = 0; i < must.size(); i++) {
+            Sounding sound = must.get(i);
+            int frames = Math.max(
+                    onRhythmUp(framesOf(sound.mouth.leastMillis())),
+                    onRhythm(rate.nearestFrame(sound.end)) - onRhythm(rate.nearestFrame(sound.start)));
+            int start = Math.max(free, onRhythm(rate.nearestFrame(sound.start)));
+            if (i > 0 && must.get(i - 1).mouth.equals(sound.mouth)) {
+                // Lips that close twice must be seen to open between.
+                start = Math.max(start, Math.min(length, free + rules.every()));
+                if (start - free <= onRhythmUp(framesOf(rules.leastMillis()))) {
+                    show(between(sounds, must.get(i - 1), sound), free, start, seen, kept);
+                }
+            }
+            int end = start + frames;
+            if (i + 1 < must.size() && !must.get(i + 1).mouth.equals(sound.mouth)) {
+                int least = onRhythmUp(framesOf(sound.mouth.leastMillis()));
+                end = Math.max(start + least, Math.min(end, onRhythm(rate.nearestFrame(must.get(i + 1).start))));
+            }
+            show(sound.mouth, Math.min(start, length - 1), end, seen, kept);
+            free = Math.min(length, end);
+        }
+    }
+
+    private void show(Mouth mouth, int from, int to, Mouth[] seen, boolean[] kept) {
+        for (int f = from; f < Math.min(length, to); f++) {
+            seen[f] = mouth;
+            kept[f] = true;
+        }
+    }
+
+    private static Mouth between(List<Sounding> sounds, Sounding from, Sounding to) {
+        return sounds.stream()
+                .filter(sound -> sound.start >= from.end - SAME_SECONDS && sound.end <= to.start + SAME_SECONDS)
+                .map(Sounding::mouth)
+                .max(Comparator.comparingInt(Mouth::priority))
+                .orElse(from.mouth);
+    }
+
+    /** Runs that are too short are taken over by a neighbour, the least important of them first. */
+    private void calm(Mouth[] seen, boolean[] kept) {
+        int least = onRhythmUp(framesOf(rules.leastMillis()));
+        while (true) {
+            int[] shortest = null;
+            int lowest = Integer.MAX_VALUE;
+            for (int start = 0; start < length; ) {
+                int end = end(seen, kept, start);
+                boolean inner = start > 0 && end < length;
+                boolean open = inner && !(kept[start - 1] && kept[end]);
+                boolean lost = inner && seen[start].priority() <= FREE_PRIORITY && !seen[start - 1].equals(seen[end]);
+                if (!kept[start] && inner && end - start < least && (open || lost)) {
+                    int rank = seen[start].priority() * 100 + (end - start);
+                    if (rank < lowest) {
+                        lowest = rank;
+                        shortest = new int[] {start, end};
+                    }
+                }
+                start = end;
+            }
+            if (shortest == null) {
+                return;
+            }
+            int start = shortest[0];
+            int end = shortest[1];
+            boolean before = kept[end] || !kept[start - 1] && seen[start - 1].priority() >= seen[end].priority();
+            Mouth taker = before ? seen[start - 1] : seen[end];
+            boolean takerKept = before ? kept[start - 1] : kept[end];
+            for (int f = start; f < end; f++) {
+                seen[f] = taker;
+                kept[f] = takerKept;
+            }
+        }
+    }
+
+    private int end(Mouth[] seen, boolean[] kept, int start) {
+        int end = start + 1;
+        while (end < length && seen[end].equals(seen[start]) && kept[end] == kept[start]) {
+            end++;
+        }
+        return end;
+    }
+
+    private int framesOf(int millis) {
+        return (int) Math.max(1, Math.ceil(rate.framesPerSecond() * millis / 1000 - SLACK));
+    }
+
+    private int onRhythm(int frame) {
+        return Math.round(frame / (float) rules.every()) * rules.every();
+    }
+
+    private int onRhythmUp(int frames) {
+        return (frames + rules.every() - 1) / rules.every() * rules.every();
+    }
+
+    private static List<MouthSpan> spans(Mouth[] seen) {
+        List<MouthSpan> out = new ArrayList<>();
+        int start = 0;
+        for (int f = 1; f <= seen.length; f++) {
+            if (f == seen.length || !seen[f].equals(seen[start])) {
+                out.add(new MouthSpan(new FrameRange(start, f), seen[start].id(), false));
+                start = f;
+            }
+        }
+        return out;
+    }
+}

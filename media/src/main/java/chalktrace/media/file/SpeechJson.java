@@ -1,0 +1,110 @@
+package chalktrace.media.file;
+
+import chalktrace.core.shot.MouthChart;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.MouthRules;
+import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Phone;
+import chalktrace.core.shot.Speech;
+import chalktrace.core.shot.Word;
+import chalktrace.core.time.FrameRange;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.Optional;
+
+/** What is said in a shot, as part of its JSON document. */
+final class SpeechJson {
+
+    private SpeechJson() {}
+
+    static void write(Speech speech, ObjectNode root) {
+        root.put("script", speech.script());
+        ShotJson.each(root, "words", speech.words(), (word, to) -> {
+            to.put("id", word.id())
+                    .put("text", word.text())
+                    .put("startSeconds", word.startSeconds())
+                    .put("endSeconds", word.endSeconds())
+                    .put("sureness", word.sureness())
+                    .put("pinned", word.pinned());
+            ShotJson.each(to, "phones", word.phones(), (phone, p) -> p.put("symbol", phone.symbol())
+                    .put("startSeconds", phone.startSeconds())
+                    .put("endSeconds", phone.endSeconds()));
+        });
+        ShotJson.each(root, "sayings", speech.sayings(), (saying, to) -> to.put("word", saying.word())
+                .put("phones", String.join(" ", saying.phones())));
+        ShotJson.each(root, "mouths", speech.mouths(), (span, to) -> to.put(
+                        "start", span.range().start())
+                .put("frames", span.range().frames())
+                .put("shape", span.shape())
+                .put("byHand", span.byHand()));
+        speech.place()
+                .ifPresentOrElse(
+                        place -> root.putObject("mouthPlace")
+                                .put("x", place.x())
+                                .put("y", place.y())
+                                .put("width", place.width())
+                                .put("visible", place.visible()),
+                        () -> root.putNull("mouthPlace"));
+        MouthFiles.write(speech.chart(), root.putObject("mouthChart"));
+        MouthRules rules = speech.rules();
+        root.putObject("mouthRules")
+                .put("leadMillis", rules.leadMillis())
+                .put("leastMillis", rules.leastMillis())
+                .put("restMillis", rules.restMillis())
+                .put("roundAheadMillis", rules.roundAheadMillis())
+                .put("every", rules.every())
+                .put("opened", rules.opened());
+    }
+
+    static Speech read(JsonFields fields) throws JsonFields.WrongField {
+        List<Word> words = fields.list("words", item -> item.make(SpeechJson::word));
+        List<MouthSpan> mouths = fields.list(
+                "mouths",
+                item -> item.make(f -> new MouthSpan(
+                        FrameRange.of(f.whole("start"), f.whole("frames")), f.text("shape"), f.flag("byHand"))));
+        Optional<MouthPlace> place = fields.has("mouthPlace")
+                ? Optional.of(fields.object("mouthPlace")
+                        .make(f -> new MouthPlace(f.number("x"), f.number("y"), f.number("width"), f.flag("visible"))))
+                : Optional.empty();
+        List<Speech.Saying> sayings = fields.has("sayings")
+                ? fields.list(
+                        "sayings",
+                        item -> item.make(f -> new Speech.Saying(
+                                f.text("word"), List.of(f.text("phones").split(" ")))))
+                : List.of();
+        return new Speech(
+                fields.has("script") ? fields.text("script") : "",
+                words,
+                mouths,
+                place,
+                fields.has("mouthChart") ? MouthFiles.read(fields.object("mouthChart")) : MouthChart.TEN,
+                fields.has("mouthRules") ? fields.object("mouthRules").make(SpeechJson::rules) : MouthRules.STANDARD,
+                sayings);
+    }
+
+    private static MouthRules rules(JsonFields f) throws JsonFields.WrongField {
+        return new MouthRules(
+                f.whole("leadMillis"),
+                f.whole("leastMillis"),
+                f.whole("restMillis"),
+                f.whole("roundAheadMillis"),
+                f.whole("every"),
+                f.flag("opened"));
+    }
+
+    private static Word word(JsonFields f) throws JsonFields.WrongField {
+        List<Phone> phones = f.has("phones")
+                ? f.list(
+                        "phones",
+                        p -> p.make(x -> new Phone(x.text("symbol"), x.number("startSeconds"), x.number("endSeconds"))))
+                : List.of();
+        return new Word(
+                f.text("id"),
+                f.text("text"),
+                f.number("startSeconds"),
+                f.number("endSeconds"),
+                f.has("sureness") ? f.number("sureness") : 1,
+                f.has("pinned") && f.flag("pinned"),
+                phones);
+    }
+}
