@@ -24,6 +24,10 @@ import picocli.CommandLine.ScopeType;
             ExportCommand.class,
             SheetCommand.class,
             TimeCommand.class,
+            AlignCommand.class,
+            OnsetsCommand.class,
+            MouthsCommand.class,
+            SyncCommand.class,
             CheckFileCommand.class,
             CommandLine.HelpCommand.class
         })

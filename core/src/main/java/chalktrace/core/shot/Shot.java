@@ -159,13 +159,20 @@ public record Shot(
 
     /** An id that nothing in the shot has, such as "level-3" for "level". */
     public String newId(String kind) {
+        return newIds(kind, 1).get(0);
+    }
+
+    /** As many ids as are wanted that nothing in the shot has. */
+    public List<String> newIds(String kind, int count) {
         Set<String> taken = ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides)
                 .collect(Collectors.toSet());
-        int n = 1;
-        while (taken.contains(kind + "-" + n)) {
-            n++;
+        List<String> out = new ArrayList<>();
+        for (int n = 1; out.size() < count; n++) {
+            if (!taken.contains(kind + "-" + n)) {
+                out.add(kind + "-" + n);
+            }
         }
-        return kind + "-" + n;
+        return out;
     }
 
     /** All parts while a few of them are exchanged. */

@@ -1,0 +1,72 @@
+package chalktrace.app.cli;
+
+import chalktrace.core.shot.MouthChart;
+import chalktrace.core.shot.MouthRules;
+import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Word;
+import chalktrace.core.sound.Loudness;
+import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.speech.PhoneMouths;
+import chalktrace.core.time.FrameRate;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.file.MouthFiles;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import picocli.CommandLine.Option;
+
+/** How mouths are set from phones. */
+final class MouthOptions {
+
+    @Option(
+            names = "--chart",
+            paramLabel = "FILE|ten|six",
+            description = "The mouth chart (ten).",
+            defaultValue = "ten")
+    String chart;
+
+    @Option(names = "--lead", paramLabel = "MS", description = "How much earlier than sounds mouths are (42).")
+    Integer lead;
+
+    @Option(names = "--twos", description = "Change mouths on every second frame only.")
+    boolean twos;
+
+    MouthChart chart() throws UnreadableException {
+        return switch (chart) {
+            case "ten" -> MouthChart.TEN;
+            case "six" -> MouthChart.SIX;
+            default -> MouthFiles.read(Path.of(chart));
+        };
+    }
+
+    /** @param sound in which the words are, for how far vowels open; null when there is none */
+    List<MouthSpan> mouths(List<Word> words, FrameRate rate, PcmBuffer sound) throws UnreadableException {
+        MouthRules standard = MouthRules.STANDARD;
+        MouthRules rules = new MouthRules(
+                lead == null ? standard.leadMillis() : lead,
+                standard.leastMillis(),
+                standard.restMillis(),
+                standard.roundAheadMillis(),
+                twos ? 2 : 1,
+                true);
+        double seconds = sound == null
+                ? words.stream().mapToDouble(Word::endSeconds).max().orElse(0) + 0.5
+                : sound.seconds();
+        return PhoneMouths.of(
+                words,
+                chart(),
+                rules,
+                rate,
+                Math.max(1, (int) Math.ceil(seconds * rate.framesPerSecond() - 1e-6)),
+                sound == null ? Optional.empty() : Optional.of(new Loudness(sound)::atSeconds));
+    }
+
+    static void perFrame(ArrayNode to, List<MouthSpan> mouths) {
+        for (MouthSpan span : mouths) {
+            for (int frame = span.range().start(); frame < span.range().end(); frame++) {
+                to.addObject().put("frame", frame).put("mouth", span.shape());
+            }
+        }
+    }
+}

@@ -1,0 +1,72 @@
+package chalktrace.app.cli;
+
+import chalktrace.core.sound.Onsets;
+import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.sound.Tempo;
+import chalktrace.core.time.FrameRate;
+import chalktrace.media.sound.SoundFiles;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+@Command(name = "onsets", description = "Find the moments at which something starts to sound: steps, hits, clinks.")
+final class OnsetsCommand implements Callable<Integer> {
+
+    @Parameters(paramLabel = "SOUND")
+    Path sound;
+
+    @Option(
+            names = "--fps",
+            paramLabel = "N",
+            defaultValue = "24",
+            converter = NewCommand.Rate.class,
+            description = "Frames a second, for the frames beside the seconds (24).")
+    FrameRate rate;
+
+    @Option(names = "--beats", description = "Also find the beat of music.")
+    boolean beats;
+
+    @Mixin
+    Answer answer;
+
+    @Override
+    public Integer call() throws Exception {
+        PcmBuffer pcm = SoundFiles.read(sound);
+        List<Onsets.Onset> onsets = Onsets.of(pcm, done -> true);
+        ObjectNode document = Answer.object().put("rate", rate.asText());
+        ArrayNode rows = document.putArray("onsets");
+        StringBuilder text = new StringBuilder("  seconds   frame  strength");
+        for (Onsets.Onset onset : onsets) {
+            int frame = rate.nearestFrame(onset.seconds());
+            rows.addObject()
+                    .put("seconds", onset.seconds())
+                    .put("frame", frame)
+                    .put("strength", Math.round(onset.strength() * 1000) / 1000.0);
+            text.append(String.format(Locale.ROOT, "%n%9.3f  %6d  %8.2f", onset.seconds(), frame, onset.strength()));
+        }
+        if (beats) {
+            Tempo tempo = Tempo.of(Onsets.strength(pcm, done -> true), Onsets.stepSeconds());
+            double frames = tempo.secondsPerBeat() * rate.framesPerSecond();
+            document.putObject("tempo")
+                    .put("beatsPerMinute", tempo.beatsPerMinute())
+                    .put("firstSeconds", tempo.firstSeconds())
+                    .put("framesPerBeat", frames)
+                    .put("sureness", tempo.sureness());
+            text.append(String.format(
+                    Locale.ROOT,
+                    "%n%.2f beats a minute, %.2f frames a beat, the first at %.3f s",
+                    tempo.beatsPerMinute(),
+                    frames,
+                    tempo.firstSeconds()));
+        }
+        answer.print(text.toString(), document);
+        return 0;
+    }
+}

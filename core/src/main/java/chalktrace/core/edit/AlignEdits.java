@@ -1,0 +1,88 @@
+package chalktrace.core.edit;
+
+import chalktrace.core.shot.Phone;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Word;
+import chalktrace.core.speech.AlignedWord;
+import chalktrace.core.speech.Alignment;
+import chalktrace.core.speech.PhoneMouths;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
+
+/** Puts what was found in a recording onto the ruler. */
+public final class AlignEdits {
+
+    private AlignEdits() {}
+
+    /**
+     * The words that were heard.
+     *
+     * @param soundStart where the recording starts, in seconds from the shot's first frame
+     * @param kept words that stay as they are, by their index in the script
+     */
+    public static List<Word> words(Alignment found, double soundStart, Map<Integer, Word> kept) {
+        List<Word> out = new ArrayList<>();
+        double at = 0;
+        for (AlignedWord word : found.words()) {
+            double start = Math.max(at, word.startSeconds() + soundStart);
+            double end = word.endSeconds() + soundStart;
+            Word stays = kept.get(word.index());
+            if (word.heard() && end > start && (stays != null || !word.phones().isEmpty())) {
+                List<Phone> phones = word.phones().stream()
+                        .map(phone -> phone.withTimes(
+                                Math.max(0, phone.startSeconds() + soundStart),
+                                Math.max(1e-6, phone.endSeconds() + soundStart)))
+                        .filter(phone -> phone.startSeconds() >= start - 1e-6)
+                        .toList();
+                out.add(
+                        stays != null
+                                ? stays.withPhones(phones)
+                                : new Word(
+                                        "word-" + (word.index() + 1),
+                                        word.text(),
+                                        start,
+                                        end,
+                                        word.sureness(),
+                                        false,
+                                        phones));
+                at = out.get(out.size() - 1).endSeconds();
+            }
+        }
+        return out;
+    }
+
+    /**
+     * Puts aligned words in the place of those that lie within a stretch of the shot, and sets the mouths anew.
+     *
+     * @param words as {@link #words} gives them
+     * @param decibels how loud the line is at a time of the shot
+     */
+    public static Edit place(
+            List<Word> words, double fromSeconds, double toSeconds, Optional<DoubleUnaryOperator> decibels) {
+        return new Edit("align the script", shot -> {
+            List<Word> out = new ArrayList<>();
+            for (Word word : shot.words()) {
+                boolean replaced = word.endSeconds() > fromSeconds && word.startSeconds() < toSeconds;
+                if (!replaced) {
+                    out.add(word);
+                }
+            }
+            List<String> ids = shot.newIds("word", words.size());
+            List<Word> stay = List.copyOf(out);
+            for (int i = 0; i < words.size(); i++) {
+                Word word = words.get(i);
+                boolean free = stay.stream()
+                        .noneMatch(other ->
+                                other.startSeconds() < word.endSeconds() && other.endSeconds() > word.startSeconds());
+                if (free) {
+                    out.add(word.withId(ids.get(i)));
+                }
+            }
+            Shot changed = shot.withWords(out);
+            return SpeechEdits.mouthsAnew(changed, PhoneMouths.of(changed, decibels));
+        });
+    }
+}

@@ -1,0 +1,146 @@
+package chalktrace.media.file;
+
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Phone;
+import chalktrace.core.shot.Word;
+import chalktrace.core.time.FrameRange;
+import chalktrace.core.time.FrameRate;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
+
+/** Words, phones, mouths and cues as rows of one CSV table (RFC 4180). A phone belongs to the word in whose time it lies. */
+final class SpeechCsv {
+
+    private static final String[] HEADS = {
+        "kind", "text", "startSeconds", "endSeconds", "startFrame", "endFrame", "sureness"
+    };
+
+    private SpeechCsv() {}
+
+    static String write(TimedSpeech speech, FrameRate rate) {
+        StringBuilder out = new StringBuilder();
+        try (CSVPrinter rows = new CSVPrinter(out, CSVFormat.DEFAULT)) {
+            rows.printRecord((Object[]) HEADS);
+            for (Word word : speech.words()) {
+                row(rows, rate, "word", word.text(), word.startSeconds(), word.endSeconds(), seconds(word.sureness()));
+                for (Phone phone : word.phones()) {
+                    row(rows, rate, "phone", phone.symbol(), phone.startSeconds(), phone.endSeconds(), "");
+                }
+            }
+            for (MouthSpan mouth : speech.mouths()) {
+                rows.printRecord(
+                        "mouth",
+                        mouth.shape(),
+                        seconds(rate.seconds(mouth.range().start())),
+                        seconds(rate.seconds(mouth.range().end())),
+                        mouth.range().start(),
+                        mouth.range().end(),
+                        "");
+            }
+            for (Cue cue : speech.cues()) {
+                row(rows, rate, "cue", cue.name(), cue.seconds(), cue.seconds(), "");
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toString();
+    }
+
+    private static void row(
+            CSVPrinter rows, FrameRate rate, String kind, String text, double start, double end, String sureness)
+            throws IOException {
+        rows.printRecord(
+                kind, text, seconds(start), seconds(end), rate.nearestFrame(start), rate.nearestFrame(end), sureness);
+    }
+
+    static String seconds(double value) {
+        return String.format(Locale.ROOT, "%.6f", value);
+    }
+
+    static TimedSpeech read(String text) throws TimedSpeech.Wrong, IOException {
+        List<Word> words = new ArrayList<>();
+        List<MouthSpan> mouths = new ArrayList<>();
+        List<Cue> cues = new ArrayList<>();
+        List<Phone> phones = new ArrayList<>();
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .setIgnoreSurroundingSpaces(true)
+                .get();
+        try (CSVParser rows = CSVParser.parse(text, format)) {
+            for (CSVRecord row : rows) {
+                String place = "in line " + rows.getCurrentLineNumber();
+                String said = cell(row, "text", place);
+                switch (cell(row, "kind", place)) {
+                    case "word" ->
+                        words.add(new Word(
+                                "word-" + (words.size() + 1),
+                                said,
+                                number(row, "startSeconds", place),
+                                number(row, "endSeconds", place),
+                                row.isMapped("sureness")
+                                                && row.isSet("sureness")
+                                                && !row.get("sureness").isEmpty()
+                                        ? number(row, "sureness", place)
+                                        : 1,
+                                false,
+                                List.of()));
+                    case "phone" ->
+                        phones.add(
+                                new Phone(said, number(row, "startSeconds", place), number(row, "endSeconds", place)));
+                    case "mouth" ->
+                        mouths.add(new MouthSpan(
+                                new FrameRange(
+                                        (int) number(row, "startFrame", place), (int) number(row, "endFrame", place)),
+                                said,
+                                true));
+                    case "cue" ->
+                        cues.add(new Cue("cue-" + (cues.size() + 1), said, number(row, "startSeconds", place)));
+                    default ->
+                        throw new TimedSpeech.Wrong(place + " has a kind that is no word, phone, mouth or cue: \""
+                                + row.get("kind") + "\"");
+                }
+            }
+        }
+        return new TimedSpeech(withPhones(words, phones), mouths, cues);
+    }
+
+    /** Gives each word the phones in whose middle it is heard. */
+    static List<Word> withPhones(List<Word> words, List<Phone> phones) {
+        return words.stream()
+                .map(word -> word.withPhones(phones.stream()
+                        .filter(phone -> {
+                            double middle = (phone.startSeconds() + phone.endSeconds()) / 2;
+                            return middle > word.startSeconds() && middle < word.endSeconds();
+                        })
+                        .sorted(Comparator.comparingDouble(Phone::startSeconds))
+                        .toList()))
+                .toList();
+    }
+
+    private static String cell(CSVRecord row, String name, String place) throws TimedSpeech.Wrong {
+        if (!row.isMapped(name) || !row.isSet(name)) {
+            throw new TimedSpeech.Wrong(
+                    place + " has no " + name + "; its first line names the columns " + String.join(", ", HEADS));
+        }
+        return row.get(name);
+    }
+
+    private static double number(CSVRecord row, String name, String place) throws TimedSpeech.Wrong {
+        try {
+            return Double.parseDouble(cell(row, name, place));
+        } catch (NumberFormatException e) {
+            throw new TimedSpeech.Wrong(place + " has \"" + row.get(name) + "\" where " + name + " is a number");
+        }
+    }
+}

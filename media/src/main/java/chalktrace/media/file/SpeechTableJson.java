@@ -1,0 +1,93 @@
+package chalktrace.media.file;
+
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Phone;
+import chalktrace.core.shot.Word;
+import chalktrace.core.time.FrameRange;
+import chalktrace.core.time.FrameRate;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Words with their phones, mouths and cues as a JSON document; the command line prints the same. */
+public final class SpeechTableJson {
+
+    private SpeechTableJson() {}
+
+    /** @param rate for the frames beside the seconds, counted from 0 */
+    public static ObjectNode write(TimedSpeech speech, FrameRate rate) {
+        ObjectNode root = JsonNodeFactory.instance.objectNode();
+        root.put("rate", rate.asText());
+        ShotJson.each(root, "words", speech.words(), (word, to) -> {
+            to.put("word", word.text());
+            times(to, word.startSeconds(), word.endSeconds(), rate);
+            to.put("confidence", Math.round(word.sureness() * 1000) / 1000.0);
+            ShotJson.each(to, "phones", word.phones(), (phone, p) -> {
+                p.put("phone", phone.symbol());
+                times(p, phone.startSeconds(), phone.endSeconds(), rate);
+            });
+        });
+        ShotJson.each(root, "mouths", speech.mouths(), (mouth, to) -> to.put("mouth", mouth.shape())
+                .put("startFrame", mouth.range().start())
+                .put("endFrame", mouth.range().end()));
+        ShotJson.each(root, "cues", speech.cues(), (cue, to) -> to.put("cue", cue.name())
+                .put("seconds", cue.seconds())
+                .put("frame", rate.nearestFrame(cue.seconds())));
+        return root;
+    }
+
+    private static void times(ObjectNode to, double start, double end, FrameRate rate) {
+        to.put("startSeconds", micro(start))
+                .put("endSeconds", micro(end))
+                .put("startFrame", rate.nearestFrame(start))
+                .put("endFrame", rate.nearestFrame(end));
+    }
+
+    private static double micro(double seconds) {
+        return Math.round(seconds * 1e6) / 1e6;
+    }
+
+    static TimedSpeech read(String text, FrameRate rate) throws TimedSpeech.Wrong {
+        try {
+            JsonFields root = JsonFields.root(new ObjectMapper().readTree(text));
+            List<Word> words = new ArrayList<>();
+            for (JsonFields item : root.items("words")) {
+                int n = words.size() + 1;
+                words.add(item.make(f -> new Word(
+                        "word-" + n,
+                        f.text("word"),
+                        f.number("startSeconds"),
+                        f.number("endSeconds"),
+                        f.has("confidence") ? f.number("confidence") : 1,
+                        false,
+                        f.has("phones")
+                                ? f.list(
+                                        "phones",
+                                        p -> p.make(x -> new Phone(
+                                                x.text("phone"), x.number("startSeconds"), x.number("endSeconds"))))
+                                : List.of())));
+            }
+            List<Cue> cues = new ArrayList<>();
+            for (JsonFields item : root.has("cues") ? root.items("cues") : List.<JsonFields>of()) {
+                int n = cues.size() + 1;
+                cues.add(item.make(f -> new Cue("cue-" + n, f.text("cue"), f.number("seconds"))));
+            }
+            List<MouthSpan> mouths = root.has("mouths")
+                    ? root.list(
+                            "mouths",
+                            item -> item.make(f -> new MouthSpan(
+                                    new FrameRange(f.whole("startFrame"), f.whole("endFrame")), f.text("mouth"), true)))
+                    : List.of();
+            return new TimedSpeech(words, mouths, cues);
+        } catch (JsonFields.WrongField e) {
+            throw new TimedSpeech.Wrong("is not as it should be: " + e.getMessage());
+        } catch (JsonProcessingException e) {
+            throw new TimedSpeech.Wrong("is no JSON text: line "
+                    + (e.getLocation() == null ? 1 : e.getLocation().getLineNr()));
+        }
+    }
+}
