@@ -1,6 +1,12 @@
 package chalktrace.demo;
 
+import chalktrace.core.edit.AlignEdits;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Word;
+import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.speech.Aligner;
+import chalktrace.core.speech.Pronunciations;
+import chalktrace.core.speech.ScriptText;
 import chalktrace.demo.film.ClipMaker;
 import chalktrace.demo.film.PoseSheet;
 import chalktrace.demo.scene.Performance;
@@ -13,6 +19,8 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.List;
+import java.util.Map;
 
 /** Makes all demo material: clip, sheet of poses, line, table of its words, and the shot that is traced over them. */
 public final class Remake {
@@ -48,13 +56,21 @@ public final class Remake {
                             reference,
                             folder.resolve(POSES),
                             folder.resolve(LINE),
-                            SpokenLine.words().stream()
-                                    .map(word ->
-                                            new TracedShot.Spoken(word.text(), word.startSeconds(), word.endSeconds()))
-                                    .toList());
+                            aligned(SoundFiles.read(folder.resolve(LINE))));
             ShotFile.fresh().save(shot, folder.resolve(SHOT));
         }
         System.out.println("wrote " + folder);
+    }
+
+    /** The words of the line as the program itself finds them. */
+    private static List<Word> aligned(PcmBuffer line) {
+        List<String> script = ScriptText.parse(TracedShot.SCRIPT).words().stream()
+                .map(ScriptText.Spoken::text)
+                .toList();
+        return AlignEdits.words(
+                Aligner.align(line, 0, line.seconds(), script, List.of(), new Pronunciations(List.of()), done -> true),
+                Performance.LINE / 24.0,
+                Map.of());
     }
 
     private static void copy(String resource, Path target) throws Exception {

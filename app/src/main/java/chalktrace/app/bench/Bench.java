@@ -37,7 +37,7 @@ import javafx.scene.layout.VBox;
 public final class Bench extends VBox {
 
     private static final double NAME_WIDTH = 116;
-    private static final double START_HEIGHT = 250;
+    private static final double START_HEIGHT = 266;
     private static final double LOWEST_HEIGHT = 96;
     private static final double LEAST_BOARD = 160;
     private static final double[] SPEEDS = {0.25, 0.5, 1, 2, 4};
@@ -48,6 +48,7 @@ public final class Bench extends VBox {
         MARKS,
         LEVELS,
         WORDS,
+        PHONES,
         MOUTHS,
         SOUND,
         CUES
@@ -57,11 +58,12 @@ public final class Bench extends VBox {
             Step.GATHER, EnumSet.of(Strip.PICTURE, Strip.MARKS, Strip.SOUND, Strip.LEVELS),
             Step.STUDY, EnumSet.of(Strip.PICTURE, Strip.MARKS, Strip.LEVELS, Strip.SOUND),
             Step.TRACE, EnumSet.of(Strip.PICTURE, Strip.MARKS, Strip.LEVELS, Strip.SOUND),
-            Step.VOICE, EnumSet.of(Strip.MARKS, Strip.WORDS, Strip.MOUTHS, Strip.SOUND, Strip.CUES),
+            Step.VOICE, EnumSet.of(Strip.MARKS, Strip.WORDS, Strip.PHONES, Strip.MOUTHS, Strip.SOUND, Strip.CUES),
             Step.FINISH, EnumSet.allOf(Strip.class));
 
     private final Session session;
     private final BenchScale scale;
+    private final Spectrograms spectrograms;
     private final VBox lanes = new VBox(1);
     private final WordLane words;
     private final CueLane cues;
@@ -75,12 +77,16 @@ public final class Bench extends VBox {
     public Bench(Session session) {
         this.session = session;
         this.scale = new BenchScale(session);
+        this.spectrograms = new Spectrograms(session);
         getStyleClass().add("bench");
         words = new WordLane(session, scale);
         cues = new CueLane(session, scale);
         fixedAbove = List.of(
                 row(new PictureLane(session, scale), Strip.PICTURE), row(new MarkLane(session, scale), Strip.MARKS));
-        fixedBetween = List.of(row(words, Strip.WORDS), row(new MouthLane(session, scale), Strip.MOUTHS));
+        fixedBetween = List.of(
+                row(words, Strip.WORDS),
+                row(new PhoneLane(session, scale), Strip.PHONES),
+                row(new MouthLane(session, scale), Strip.MOUTHS));
         fixedBelow = List.of(row(cues, Strip.CUES));
         ScrollPane scroll = new ScrollPane(lanes);
         scroll.setFitToWidth(true);
@@ -127,7 +133,7 @@ public final class Bench extends VBox {
         }
         all.addAll(fixedBetween);
         for (SoundClip clip : shot.sounds()) {
-            all.add(row(new SoundLane(clip.id(), clip.name(), session, scale), Strip.SOUND));
+            all.add(row(new SoundLane(clip.id(), clip.name(), session, scale, spectrograms), Strip.SOUND));
         }
         all.addAll(fixedBelow);
         lanes.getChildren().setAll(all);

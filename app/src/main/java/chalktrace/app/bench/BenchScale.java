@@ -9,7 +9,7 @@ import javafx.beans.property.SimpleDoubleProperty;
 final class BenchScale {
 
     private static final double NARROWEST = 0.5;
-    private static final double WIDEST = 64;
+    private static final double WIDEST = 8192;
 
     private final Session session;
     private final DoubleProperty pixelsPerFrame = new SimpleDoubleProperty(14);

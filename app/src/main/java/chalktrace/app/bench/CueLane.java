@@ -3,8 +3,11 @@ package chalktrace.app.bench;
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.shot.Cue;
+import chalktrace.core.sound.Onsets;
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.Cursor;
@@ -17,6 +20,7 @@ final class CueLane extends TypingLane {
 
     CueLane(Session session, BenchScale scale) {
         super("cues", 22, session, scale);
+        repaintOn(session.voicing().candidatesProperty());
     }
 
     /** Sets a cue at the gate and asks for its name. */
@@ -32,6 +36,7 @@ final class CueLane extends TypingLane {
     void paint(GraphicsContext g, double width, double height) {
         g.setFont(Theme.sans(11));
         g.setTextBaseline(VPos.CENTER);
+        paintCandidates(g, width, height);
         for (Cue cue : shown().cues()) {
             double x = scale().xOfSeconds(cue.seconds(), width);
             boolean chosen = session().selection().isChosen(Item.Kind.CUE, cue.id());
@@ -40,6 +45,18 @@ final class CueLane extends TypingLane {
             g.fillRect(x - 0.5, 3, 1, height - 4);
             g.setFill(chosen ? tones().accent() : tones().text());
             g.fillText(cue.name(), x + 6, height / 2);
+        }
+    }
+
+    /** What starts to sound and could be a cue: as high as it is strong, not filled. A click keeps it. */
+    private void paintCandidates(GraphicsContext g, double width, double height) {
+        g.setStroke(tones().good());
+        g.setLineWidth(1);
+        for (Onsets.Onset onset : session().voicing().candidatesProperty().get()) {
+            double x = scale().xOfSeconds(onset.seconds(), width);
+            double high = 3 + (height - 8) * onset.strength();
+            g.strokeLine(x, height - 2, x, height - 2 - high);
+            g.strokeOval(x - 2, height - 4 - high, 4, 4);
         }
     }
 
@@ -54,22 +71,26 @@ final class CueLane extends TypingLane {
     @Override
     Optional<Grab> grab(double x, double y) {
         return at(x).map(cue -> new Grab(
-                Cursor.H_RESIZE,
-                () -> session().selection().itemProperty().set(new Item(Item.Kind.CUE, cue.id())),
-                frames -> MarkEdits.changeCue(
-                        "move the cue " + cue.name(),
-                        new Cue(
-                                cue.id(),
-                                cue.name(),
-                                Math.max(
-                                        0,
-                                        cue.seconds()
-                                                + frames
-                                                        / session()
-                                                                .shot()
-                                                                .setup()
-                                                                .rate()
-                                                                .framesPerSecond())))));
+                        Cursor.H_RESIZE,
+                        () -> session().selection().itemProperty().set(new Item(Item.Kind.CUE, cue.id())),
+                        frames -> MarkEdits.changeCue(
+                                "move the cue " + cue.name(),
+                                cue.withSeconds(Math.max(0, cue.seconds() + seconds(frames))))))
+                .or(() -> candidate(x));
+    }
+
+    private Optional<Grab> candidate(double x) {
+        return session().voicing().candidatesProperty().get().stream()
+                .filter(onset -> Math.abs(x - scale().xOfSeconds(onset.seconds(), getWidth())) <= REACH_PX / 2)
+                .findFirst()
+                .map(onset -> new Grab(
+                        Cursor.HAND,
+                        () -> session().voicing().keep(List.of(onset), Cue.Kind.OTHER),
+                        frames -> new Edit("keep a cue", shot -> shot)));
+    }
+
+    private double seconds(double frames) {
+        return frames / session().shot().setup().rate().framesPerSecond();
     }
 
     @Override
@@ -77,7 +98,7 @@ final class CueLane extends TypingLane {
         at(x).ifPresent(cue ->
                 type(scale().xOfSeconds(cue.seconds(), getWidth()), 0, cue.name(), false, (text, on) -> session()
                         .document()
-                        .apply(MarkEdits.changeCue("rename a cue", new Cue(cue.id(), text, cue.seconds())))));
+                        .apply(MarkEdits.changeCue("rename a cue", cue.withName(text)))));
     }
 
     private Optional<Cue> at(double x) {

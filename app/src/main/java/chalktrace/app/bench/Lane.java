@@ -43,7 +43,7 @@ abstract class Lane extends Region {
     private final Session session;
     private final BenchScale scale;
     private final String name;
-    private final double openHeight;
+    private double openHeight;
     private final Canvas canvas = new Canvas();
     private final InvalidationListener repaint = changed -> requestLayout();
     private boolean folded;
@@ -94,6 +94,12 @@ abstract class Lane extends Region {
         return false;
     }
 
+    /** The pointer is held down on nothing that can be dragged, or has begun to drag. */
+    void held(double x, boolean alt) {}
+
+    /** It has been let go. */
+    void letGo() {}
+
     /** A double click; nothing by default. */
     void doubleClick(double x, double y) {}
 
@@ -119,6 +125,12 @@ abstract class Lane extends Region {
         setPrefHeight(height);
         setMaxHeight(height);
         requestLayout();
+    }
+
+    /** Changes how high the lane is when it is open. */
+    final void stretch(double height) {
+        openHeight = height;
+        fold(folded);
     }
 
     final Session session() {
@@ -210,6 +222,9 @@ abstract class Lane extends Region {
         if (event.getClickCount() == 2 && !folded && !session.document().isLooking()) {
             doubleClick(event.getX(), event.getY());
         }
+        if (held == null && !choosing) {
+            held(event.getX(), event.isAltDown());
+        }
         event.consume();
     }
 
@@ -222,6 +237,7 @@ abstract class Lane extends Region {
         if (choosing) {
             chooseSpan(frameAt(pressedX), frameAt(event.getX()), event.getY());
         } else if (held == null) {
+            letGo();
             setCursor(Cursor.CLOSED_HAND);
             session.transport().go(pressedFrame - (int) Math.round(frames));
         } else {
@@ -251,6 +267,7 @@ abstract class Lane extends Region {
             }
         }
         held = null;
+        letGo();
         event.consume();
     }
 

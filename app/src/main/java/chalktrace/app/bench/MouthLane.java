@@ -2,9 +2,10 @@ package chalktrace.app.bench;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.core.edit.MouthLevels;
 import chalktrace.core.shot.MouthChart;
 import chalktrace.core.shot.MouthSpan;
-import chalktrace.core.speech.ShippedMouths;
+import chalktrace.core.shot.Phone;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 
@@ -19,13 +20,13 @@ final class MouthLane extends Lane {
     void paint(GraphicsContext g, double width, double height) {
         g.setFont(Theme.sans(11));
         g.setTextBaseline(VPos.CENTER);
-        for (MouthSpan span : shown().mouths()) {
+        for (MouthSpan span : MouthLevels.seen(shown())) {
             double x = scale().x(span.range().start(), width);
             double end = scale().x(span.range().end(), width);
             if (end < 0 || x > width) {
                 continue;
             }
-            boolean rest = span.shape().equals(MouthChart.REST);
+            boolean rest = shown().speech().chart().mouth(span.shape()).phones().contains(Phone.SILENCE);
             g.setStroke(tones().line());
             g.strokeLine(Math.floor(x) + 0.5, 3, Math.floor(x) + 0.5, height - 4);
             g.save();
@@ -33,7 +34,7 @@ final class MouthLane extends Lane {
             g.rect(x, 0, end - x, height);
             g.clip();
             g.setFill(rest ? tones().quiet() : tones().text());
-            g.fillText(ShippedMouths.shape(span.shape()).sounds(), x + 4, height / 2 - 0.5);
+            g.fillText(sounds(span.shape()), x + 4, height / 2 - 0.5);
             g.restore();
             if (span.byHand()) {
                 g.setFill(tones().accent());
@@ -45,8 +46,8 @@ final class MouthLane extends Lane {
     @Override
     void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().quiet());
-        for (MouthSpan span : shown().mouths()) {
-            if (!span.shape().equals(MouthChart.REST)) {
+        for (MouthSpan span : MouthLevels.seen(shown())) {
+            if (!shown().speech().chart().mouth(span.shape()).phones().contains(Phone.SILENCE)) {
                 g.fillRect(
                         scale().x(span.range().start(), width),
                         height / 2 - 1,
@@ -54,5 +55,14 @@ final class MouthLane extends Lane {
                         2);
             }
         }
+    }
+
+    /** What a mouth is called: by its sounds, or of the artist's own drawing by its number. */
+    private String sounds(String shape) {
+        return shown().speech().chart().mouths().stream()
+                .filter(mouth -> mouth.id().equals(shape))
+                .findFirst()
+                .map(MouthChart.Mouth::sounds)
+                .orElse(shape);
     }
 }

@@ -5,8 +5,11 @@ import chalktrace.app.theme.Theme;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.sound.Peaks;
 import java.util.Optional;
+import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
 
 /** The waveform of one sound. It is moved at its card, not here: a sound that slips unseen is worse than one more step. */
 final class SoundLane extends Lane {
@@ -14,12 +17,26 @@ final class SoundLane extends Lane {
     /** A sound fainter than this is drawn as faint as it is. */
     private static final double FAINTEST = 0.02;
 
-    private final String sound;
+    private static final double LOW = 22;
+    private static final double TALL = 64;
 
-    SoundLane(String sound, String name, Session session, BenchScale scale) {
-        super(name, 24, session, scale);
+    private final String sound;
+    private final Spectrograms spectrograms;
+    private final InvalidationListener height;
+
+    SoundLane(String sound, String name, Session session, BenchScale scale, Spectrograms spectrograms) {
+        super(name, LOW, session, scale);
         this.sound = sound;
-        repaintOn(session.sounds().peaks(), session.sounds().problems());
+        this.spectrograms = spectrograms;
+        repaintOn(
+                session.sounds().peaks(),
+                session.sounds().problems(),
+                spectrograms.made(),
+                session.view().spectrogramProperty());
+        // Weakly: a lane that is gone is not kept alive.
+        height = changed -> stretch(session.view().spectrogramProperty().get() ? TALL : LOW);
+        session.view().spectrogramProperty().addListener(new WeakInvalidationListener(height));
+        height.invalidated(null);
     }
 
     String sound() {
@@ -39,12 +56,52 @@ final class SoundLane extends Lane {
             g.setTextBaseline(VPos.CENTER);
             g.fillText(problem, 8, height / 2);
         }
-        waveform(g, clip.get(), width, height - 1);
+        if (session().view().spectrogramProperty().get()) {
+            spectrogram(g, clip.get(), width, height - 1);
+        } else {
+            waveform(g, clip.get(), width, height - 1);
+        }
     }
 
     @Override
     void paintFolded(GraphicsContext g, double width, double height) {
         shown().sound(sound).ifPresent(clip -> waveform(g, clip, width, height));
+    }
+
+    /** Held still on the lane, what is under the pointer is heard to the frame's end, again and again; with Alt backwards. */
+    @Override
+    void held(double x, boolean alt) {
+        session().transport().hearFrom(Math.max(0, scale().seconds(x, getWidth())), alt);
+    }
+
+    @Override
+    void letGo() {
+        session().transport().hush();
+    }
+
+    private void spectrogram(GraphicsContext g, SoundClip clip, double width, double height) {
+        Peaks peaks = session().sounds().peaks().get(clip.file());
+        if (peaks == null) {
+            return;
+        }
+        double from = Math.max(clip.trim().headSeconds(), scale().seconds(0, width) - clip.startSeconds());
+        double to = Math.min(
+                peaks.sound().seconds() - clip.trim().tailSeconds(),
+                scale().seconds(width, width) - clip.startSeconds());
+        g.save();
+        g.beginPath();
+        double left = scale().xOfSeconds(clip.heardFrom(), width);
+        g.rect(left, 0, scale().xOfSeconds(clip.heardTo(peaks.sound().seconds()), width) - left, height);
+        g.clip();
+        for (int tile = Spectrograms.tile(from); Spectrograms.seconds(tile) < to; tile++) {
+            Optional<Image> image = spectrograms.image(clip.file(), peaks.sound(), tile);
+            if (image.isPresent()) {
+                double x = scale().xOfSeconds(clip.startSeconds() + Spectrograms.seconds(tile), width);
+                double end = scale().xOfSeconds(clip.startSeconds() + Spectrograms.seconds(tile + 1), width);
+                g.drawImage(image.get(), x, 0, end - x, height);
+            }
+        }
+        g.restore();
     }
 
     private void waveform(GraphicsContext g, SoundClip clip, double width, double height) {

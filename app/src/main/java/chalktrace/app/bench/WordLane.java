@@ -5,6 +5,8 @@ import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.shot.Word;
+import chalktrace.core.speech.Alignment;
+import chalktrace.core.time.FrameRate;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import javafx.geometry.VPos;
@@ -16,11 +18,17 @@ final class WordLane extends TypingLane {
 
     private static final double SHORTEST_SECONDS = 0.02;
 
+    /** A word less sure than this is shown as doubtful. */
+    private static final double DOUBTFUL = 0.5;
+
+    private static final double[] DASHES = {3, 3};
+
     /** How long a word is when it is typed while the shot stands still. */
     private static final double TYPED_SECONDS = 0.25;
 
     WordLane(Session session, BenchScale scale) {
         super("words", 24, session, scale);
+        repaintOn(session.voicing().reportProperty());
     }
 
     /** Opens a word at the gate; a space ends it at the gate, or after a quarter second, and opens the next. */
@@ -33,6 +41,7 @@ final class WordLane extends TypingLane {
     void paint(GraphicsContext g, double width, double height) {
         g.setFont(Theme.sans(12));
         g.setTextBaseline(VPos.CENTER);
+        paintExtra(g, width, height);
         for (Word word : shown().words()) {
             double x = scale().xOfSeconds(word.startSeconds(), width);
             double end = scale().xOfSeconds(word.endSeconds(), width);
@@ -40,17 +49,49 @@ final class WordLane extends TypingLane {
                 continue;
             }
             boolean chosen = session().selection().isChosen(Item.Kind.WORD, word.id());
+            boolean doubtful = word.sureness() < DOUBTFUL;
             g.setFill(tones().raised());
             g.fillRoundRect(x, 2, end - x - 1, height - 5, 6, 6);
-            g.setStroke(chosen ? tones().accent() : tones().edge());
+            g.setStroke(chosen ? tones().accent() : doubtful ? tones().badText() : tones().edge());
             g.setLineWidth(1);
+            g.setLineDashes(doubtful ? DASHES : null);
             g.strokeRoundRect(x + 0.5, 2.5, end - x - 2, height - 6, 6, 6);
+            g.setLineDashes(null);
+            paintSureness(g, word, x, end, height);
             g.save();
             g.beginPath();
             g.rect(x + 1, 0, Math.max(0, end - x - 3), height);
             g.clip();
             g.setFill(tones().text());
             g.fillText(word.text(), x + 5, height / 2 - 0.5);
+            g.restore();
+        }
+    }
+
+    /** A bar along the word's foot, as long as it is sure; a pinned word has a pin's head instead. */
+    private void paintSureness(GraphicsContext g, Word word, double x, double end, double height) {
+        if (word.pinned()) {
+            g.setFill(tones().accent());
+            g.fillOval(end - 8, 4, 5, 5);
+        } else if (word.sureness() < 1) {
+            g.setFill(word.sureness() < DOUBTFUL ? tones().badText() : tones().good());
+            g.fillRect(x + 3, height - 5, Math.max(1, (end - x - 7) * word.sureness()), 1.5);
+        }
+    }
+
+    /** Speech that the script does not have, as hatched stretches. */
+    private void paintExtra(GraphicsContext g, double width, double height) {
+        g.setStroke(tones().badText());
+        for (Alignment.Extra extra : session().voicing().reportProperty().get().extra()) {
+            double x = scale().xOfSeconds(extra.startSeconds(), width);
+            double end = scale().xOfSeconds(extra.endSeconds(), width);
+            g.save();
+            g.beginPath();
+            g.rect(x, 2, end - x, height - 5);
+            g.clip();
+            for (double at = x - height; at < end; at += 5) {
+                g.strokeLine(at, height, at + height, 0);
+            }
             g.restore();
         }
     }
@@ -79,7 +120,8 @@ final class WordLane extends TypingLane {
                     Cursor.H_RESIZE,
                     "trim",
                     (w, seconds) -> w.withTimes(
-                            w.startSeconds(), Math.max(w.startSeconds() + SHORTEST_SECONDS, w.endSeconds() + seconds)));
+                            w.startSeconds(),
+                            Math.max(w.startSeconds() + SHORTEST_SECONDS, onFrame(w.endSeconds() + seconds))));
         }
         if (isEdge(x, left(word))) {
             return grab(
@@ -87,11 +129,13 @@ final class WordLane extends TypingLane {
                     Cursor.H_RESIZE,
                     "trim",
                     (w, seconds) -> w.withTimes(
-                            Math.max(0, Math.min(w.endSeconds() - SHORTEST_SECONDS, w.startSeconds() + seconds)),
+                            Math.max(
+                                    0,
+                                    Math.min(w.endSeconds() - SHORTEST_SECONDS, onFrame(w.startSeconds() + seconds))),
                             w.endSeconds()));
         }
         return grab(word, Cursor.HAND, "move", (w, seconds) -> {
-            double by = Math.max(-w.startSeconds(), seconds);
+            double by = Math.max(-w.startSeconds(), onFrame(w.startSeconds() + seconds) - w.startSeconds());
             return w.withTimes(w.startSeconds() + by, w.endSeconds() + by);
         });
     }
@@ -101,7 +145,16 @@ final class WordLane extends TypingLane {
                 cursor,
                 () -> session().selection().itemProperty().set(new Item(Item.Kind.WORD, word.id())),
                 frames -> SpeechEdits.changeWord(
-                        what + " the word " + word.text(), word.id(), w -> change.apply(w, seconds(frames))));
+                        what + " the word " + word.text(), word.id(), w -> change.apply(w, seconds(frames))
+                                .withPinned(true)));
+    }
+
+    /** Drags end on frames; with Alt where they are. */
+    private double onFrame(double seconds) {
+        FrameRate rate = session().shot().setup().rate();
+        return session().view().pushesWhatFollowsProperty().get()
+                ? seconds
+                : rate.seconds(Math.max(0, rate.nearestFrame(seconds)));
     }
 
     private double left(Word word) {

@@ -70,7 +70,7 @@ final class AlignCommand implements Callable<Integer> {
                 .map(entry -> new Speech.Saying(entry.getKey(), Pronunciations.parse(entry.getValue())))
                 .toList());
         PcmBuffer pcm = SoundFiles.read(sound);
-        Progress progress = new Progress(answer);
+        Percent percent = new Percent(answer);
         Alignment found = Aligner.align(
                 pcm,
                 0,
@@ -78,8 +78,8 @@ final class AlignCommand implements Callable<Integer> {
                 spoken.stream().map(ScriptText.Spoken::text).toList(),
                 List.of(),
                 pronunciations,
-                progress::show);
-        progress.end();
+                percent::show);
+        percent.end();
         List<Word> words = AlignEdits.words(found, 0, Map.of());
         List<MouthSpan> mouths = mouthOptions.mouths(words, rate, pcm);
         TimedSpeech speech = new TimedSpeech(words, mouths, List.of());

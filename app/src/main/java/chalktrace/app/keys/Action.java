@@ -63,6 +63,8 @@ public enum Action {
     FLIP("held: show the kept frame", KeyCode.BACK_QUOTE),
     GUIDES("set guides", KeyCode.Q, KeyCombination.SHIFT_DOWN),
     MIRROR_VIEW("turn the view over, left and right", KeyCode.A, KeyCombination.SHIFT_DOWN),
+    HEAR("held: hear this frame again and again", KeyCode.H),
+    HEAR_BACKWARDS("held: hear this frame backwards", KeyCode.J),
     MOVE_VIEW("held: drag moves the view, with Shift turns it, with Alt zooms", KeyCode.Z),
     FIT("show the whole picture", KeyCode.Z, KeyCombination.SHIFT_DOWN),
     SHEET("the exposure sheet in the board's place, and back", KeyCode.TAB, KeyCombination.SHIFT_DOWN),

@@ -14,6 +14,8 @@ import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.LevelStyle;
+import chalktrace.core.speech.MouthDrawings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -253,12 +255,20 @@ public final class Ledge extends HBox {
             sticks.getChildren().setAll(shown);
         }
         boolean drawing = session.view().toolProperty().get() == Tool.CHALK;
+        // The chalks of mouths are wanted where mouths are drawn.
+        boolean mouths = session.shot()
+                .level(String.valueOf(session.selection().level()))
+                .filter(level -> level.style().role() == LevelStyle.Role.MOUTH)
+                .isPresent();
         for (int i = 0; i < chalks.size(); i++) {
             boolean inHand = drawing
                     && chalks.get(i)
                             .id()
                             .equals(session.selection().chalkProperty().get());
             shown.get(i).show(chalks.get(i), i + 1, inHand);
+            boolean wanted = inHand || mouths || !MouthDrawings.isMouthChalk(chalks.get(i));
+            shown.get(i).setVisible(wanted);
+            shown.get(i).setManaged(wanted);
         }
     }
 

@@ -23,5 +23,17 @@ public interface FileChoice {
     /** Where the exposure sheet goes, as PDF or CSV by its ending. */
     Optional<Path> saveSheet(String suggestedName);
 
+    /** Words, phones, mouths and cues as CSV, JSON, WebVTT or TextGrid, by the ending. */
+    Optional<Path> openTable();
+
+    Optional<Path> saveTable(String suggestedName);
+
+    /** A mouth chart as JSON. */
+    Optional<Path> openChart();
+
+    Optional<Path> saveChart(String suggestedName);
+
+    Optional<Path> saveSound(String suggestedName);
+
     Optional<Path> folder(String title);
 }

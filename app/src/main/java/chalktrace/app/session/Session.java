@@ -4,6 +4,7 @@ import chalktrace.app.state.Preferences;
 import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.media.sound.DeviceIn;
 import chalktrace.media.sound.SoundOut;
 import java.nio.file.Path;
 import java.util.function.Supplier;
@@ -36,6 +37,8 @@ public final class Session {
     private final DrawingExchange drawingExchange;
     private final Timing timing;
     private final InBetweening inBetweening;
+    private final Voicing voicing;
+    private final Recording recording;
 
     /**
      * @param devices opens the sound device, or its stand-in
@@ -64,6 +67,9 @@ public final class Session {
         picking = new Picking(document, selection, transport, view);
         timing = new Timing(document, selection, transport, jobs, notices);
         inBetweening = new InBetweening(document, selection, transport, view, jobs, notices);
+        transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
+        recording = new Recording(document, transport, jobs, notices, stateFolder, DeviceIn::openOrSimulated);
+        voicing = new Voicing(document, sounds, transport, jobs, notices);
         drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, notices);
     }
 
@@ -143,6 +149,14 @@ public final class Session {
         return inBetweening;
     }
 
+    public Recording recording() {
+        return recording;
+    }
+
+    public Voicing voicing() {
+        return voicing;
+    }
+
     public Timing timing() {
         return timing;
     }
@@ -171,6 +185,7 @@ public final class Session {
 
     /** Lets go of all files and threads. */
     public void close() {
+        recording.drop();
         transport.close();
         shelf.close();
         jobs.close();

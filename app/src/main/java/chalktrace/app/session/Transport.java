@@ -4,16 +4,19 @@ import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.sound.PlayPath;
 import chalktrace.core.sound.PlayPath.Round;
 import chalktrace.core.sound.ShotMix;
+import chalktrace.core.sound.TimeStretch;
 import chalktrace.core.time.FrameRange;
 import chalktrace.media.sound.SoundOut;
 import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
@@ -22,6 +25,9 @@ import javafx.beans.property.SimpleObjectProperty;
  * that it had no time to show are counted. Lives on the FX thread, with one thread that feeds the device.
  */
 public final class Transport {
+
+    /** Nobody's loudspeaker is later. */
+    public static final double MOST_LATENCY_MILLIS = 1000;
 
     private final Document document;
     private final Sounds sounds;
@@ -40,6 +46,10 @@ public final class Transport {
         }
     };
 
+    private final DoubleProperty latencyMillis = new SimpleDoubleProperty();
+    private final BooleanProperty keepsPitch = new SimpleBooleanProperty(true);
+    private final BooleanProperty hears = new SimpleBooleanProperty();
+    private final BooleanProperty hearsBackwards = new SimpleBooleanProperty();
     private SoundOut device;
     private Feed feed;
     private FrameRange played = FrameRange.of(0, 1);
@@ -48,6 +58,8 @@ public final class Transport {
         this.document = document;
         this.sounds = sounds;
         this.devices = devices;
+        hears.addListener((property, before, on) -> hear(on, false));
+        hearsBackwards.addListener((property, before, on) -> hear(on, true));
         document.openingProperty().addListener(opened -> {
             stop();
             within.set(null);
@@ -95,6 +107,61 @@ public final class Transport {
         return audible.getReadOnlyProperty();
     }
 
+    /** How much later than the device says a sound is heard, in milliseconds; the picture waits for it. */
+    public DoubleProperty latencyMillisProperty() {
+        return latencyMillis;
+    }
+
+    /** Whether play at another speed keeps the pitch of sounds. */
+    public BooleanProperty keepsPitchProperty() {
+        return keepsPitch;
+    }
+
+    /** While true the sound of the frame at the gate is heard again and again. */
+    public BooleanProperty hearsProperty() {
+        return hears;
+    }
+
+    /** As {@link #hearsProperty}, backwards. */
+    public BooleanProperty hearsBackwardsProperty() {
+        return hearsBackwards;
+    }
+
+    /** Lets the sound from a time to the end of its frame be heard again and again, until {@link #stop}. */
+    public void hearFrom(double seconds, boolean backwards) {
+        ShotSetup setup = document.shown().setup();
+        int at = setup.clamp(setup.rate().frameAt(seconds));
+        long start = Math.max(sample(setup, at), Math.round(seconds * ShotMix.SAMPLE_RATE));
+        hear(start, sample(setup, at + 1), backwards);
+    }
+
+    private void hear(boolean on, boolean backwards) {
+        if (!on) {
+            hush();
+            return;
+        }
+        ShotSetup setup = document.shown().setup();
+        hear(sample(setup, frame.get()), sample(setup, frame.get() + 1), backwards);
+    }
+
+    private void hear(long start, long end, boolean backwards) {
+        stop();
+        if (end > start) {
+            feed = new Feed(
+                    document.shown().setup(),
+                    new PlayPath(backwards ? end - 1 : start, start, end, backwards ? -1 : 1, Round.LOOP),
+                    false);
+            feed.start();
+        }
+    }
+
+    /** Ends what is heard while a key or button is held; play goes on. */
+    public void hush() {
+        if (!playing.get()) {
+            stop();
+        }
+    }
+
     /** Brings a frame to the gate; play ends. */
     public void go(int toFrame) {
         stop();
@@ -136,7 +203,8 @@ public final class Transport {
                         sample(setup, played.start()),
                         sample(setup, played.end()),
                         direction * speed.get(),
-                        round.get()));
+                        round.get()),
+                keepsPitch.get() && direction > 0 && speed.get() != 1);
         feed.start();
         playing.set(true);
         pulse.start();
@@ -177,7 +245,7 @@ public final class Transport {
             return;
         }
         long start = sample(setup, frame.get());
-        feed = new Feed(setup, new PlayPath(start, start, sample(setup, frame.get() + 1), 1, Round.ONCE));
+        feed = new Feed(setup, new PlayPath(start, start, sample(setup, frame.get() + 1), 1, Round.ONCE), false);
         feed.start();
     }
 
@@ -230,25 +298,35 @@ public final class Transport {
         private final SoundOut out = device();
         private final ShotSetup setup;
         private final PlayPath path;
+
+        /** Keeps the pitch; null where it goes with the speed. */
+        private final TimeStretch stretch;
+
         private volatile boolean ended;
 
-        Feed(ShotSetup setup, PlayPath path) {
+        Feed(ShotSetup setup, PlayPath path, boolean keepsPitch) {
             super("play");
             setDaemon(true);
             this.setup = setup;
             this.path = path;
+            this.stretch = keepsPitch ? new TimeStretch(ShotMix.CHANNELS, ShotMix.SAMPLE_RATE) : null;
             out.start();
         }
 
         /** The frame that belongs to what is heard. */
         int frameHeard() {
-            double place = path.placeAt(out.playedSamples());
+            double place = path.placeAt(heard());
             int heard = setup.rate().frameAt(place / ShotMix.SAMPLE_RATE);
             return Math.max(played.start(), Math.min(played.last(), heard));
         }
 
+        /** What has come out of the loudspeaker: what the device has played, less what is still on its way. */
+        private long heard() {
+            return Math.max(0, out.playedSamples() - Math.round(latencyMillis.get() / 1000 * ShotMix.SAMPLE_RATE));
+        }
+
         boolean isOver() {
-            return path.isOverAt(out.playedSamples());
+            return path.isOverAt(heard());
         }
 
         void end() {
@@ -262,16 +340,20 @@ public final class Transport {
             }
         }
 
+        private float[] rendered(long at) {
+            ShotMix mix = sounds.mixProperty().get();
+            return stretch == null
+                    ? path.render(mix, at, CHUNK)
+                    : stretch.next(mix::render, index -> Math.round(path.placeAt(at + index)), CHUNK);
+        }
+
         @Override
         public void run() {
             long at = 0;
             try {
                 while (!ended && !path.isOverAt(Math.max(0, at - SILENCE_AFTER))) {
                     // Past the end there is silence, so that the device plays what it still holds.
-                    out.write(
-                            path.isOverAt(at)
-                                    ? new float[2 * CHUNK]
-                                    : path.render(sounds.mixProperty().get(), at, CHUNK));
+                    out.write(path.isOverAt(at) ? new float[2 * CHUNK] : rendered(at));
                     at += CHUNK;
                 }
             } catch (InterruptedException e) {

@@ -103,6 +103,7 @@ public final class View {
     private final BooleanProperty footageHidden = new SimpleBooleanProperty();
     private final ObjectProperty<Only> only = new SimpleObjectProperty<>(Only.ALL);
     private final BooleanProperty footageRuns = new SimpleBooleanProperty();
+    private final BooleanProperty spectrogram = new SimpleBooleanProperty();
     private final BooleanProperty pushesWhatFollows = new SimpleBooleanProperty();
     private final BooleanProperty sheet = new SimpleBooleanProperty();
     private final BooleanProperty wholeWindow = new SimpleBooleanProperty();
@@ -230,6 +231,11 @@ public final class View {
         return mark.isOfShot()
                 && (mark.kind() == Mark.Kind.KEY
                         || mark.kind() == Mark.Kind.BREAKDOWN && only.get() == Only.KEYS_AND_BREAKDOWNS);
+    }
+
+    /** Whether sound lanes show which frequencies sound, and not only how loud it is. */
+    public BooleanProperty spectrogramProperty() {
+        return spectrogram;
     }
 
     /** Whether the exposure sheet lies in the board's place. */

@@ -18,6 +18,7 @@ public final class Preferences {
     private static final String PROXY_LIMIT = "proxies.limit-bytes";
     private static final String LOOK = "look";
     private static final String THUMBNAILS = "thumbnails";
+    private static final String LATENCY = "sound.latency-millis";
 
     private static final long PROXY_LIMIT_AT_FIRST = 20L << 30;
 
@@ -72,6 +73,19 @@ public final class Preferences {
 
     public void setLook(String name) {
         set(LOOK, name);
+    }
+
+    /** How much later than it is played sound is heard, such as over wireless loudspeakers; 0 at first. */
+    public synchronized double outputLatencyMillis() {
+        try {
+            return Double.parseDouble(values.getProperty(LATENCY, "0"));
+        } catch (NumberFormatException e) {
+            return 0;
+        }
+    }
+
+    public void setOutputLatencyMillis(double millis) {
+        set(LATENCY, String.valueOf(millis));
     }
 
     private synchronized void set(String key, String value) {

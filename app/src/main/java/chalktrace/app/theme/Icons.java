@@ -1,6 +1,7 @@
 package chalktrace.app.theme;
 
 import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignE;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
@@ -33,6 +34,8 @@ public final class Icons {
     public static final Ikon UNLOCKED = MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE;
     public static final Ikon DUSTER = MaterialDesignE.ERASER_VARIANT;
     public static final Ikon ADD = MaterialDesignP.PLUS;
+    public static final Ikon RECORD = MaterialDesignM.MICROPHONE_OUTLINE;
+    public static final Ikon SPEECH = MaterialDesignA.ACCOUNT_VOICE;
     public static final Ikon REMOVE = MaterialDesignT.TRASH_CAN_OUTLINE;
     public static final Ikon UP = MaterialDesignC.CHEVRON_UP;
     public static final Ikon DOWN = MaterialDesignC.CHEVRON_DOWN;

@@ -44,7 +44,7 @@ public final class Tray extends VBox {
         makers.put(Step.GATHER, () -> new GatherTray(session, files));
         makers.put(Step.STUDY, () -> new StudyTray(session));
         makers.put(Step.TRACE, () -> new TraceTray(session, files));
-        makers.put(Step.VOICE, () -> new VoiceTray(session, typeWord, typeCue));
+        makers.put(Step.VOICE, () -> new VoiceTray(session, files, typeWord, typeCue));
         makers.put(Step.FINISH, () -> new FinishTray(session, files));
         session.view().stepProperty().addListener(changed -> show());
         show();

@@ -14,6 +14,8 @@ import javafx.stage.Window;
 /** The system's own file dialogs. */
 final class SystemFileChoice implements FileChoice {
 
+    private static final String[] TABLES = {"*.csv", "*.json", "*.vtt", "*.TextGrid"};
+
     private final Window window;
     private File lastFolder;
 
@@ -66,6 +68,39 @@ final class SystemFileChoice implements FileChoice {
     @Override
     public Optional<Path> saveSheet(String suggestedName) {
         FileChooser chooser = chooser("Write the exposure sheet", "Sheets", "*.pdf", "*.csv");
+        chooser.setInitialFileName(suggestedName);
+        return remember(chooser.showSaveDialog(window));
+    }
+
+    @Override
+    public Optional<Path> openTable() {
+        return remember(chooser("Take in words, phones, mouths and cues", "Tables", TABLES)
+                .showOpenDialog(window));
+    }
+
+    @Override
+    public Optional<Path> saveTable(String suggestedName) {
+        FileChooser chooser = chooser("Write words, phones, mouths and cues", "Tables", TABLES);
+        chooser.setInitialFileName(suggestedName);
+        return remember(chooser.showSaveDialog(window));
+    }
+
+    @Override
+    public Optional<Path> openChart() {
+        return remember(
+                chooser("Take in a mouth chart", "Mouth charts", "*.json").showOpenDialog(window));
+    }
+
+    @Override
+    public Optional<Path> saveChart(String suggestedName) {
+        FileChooser chooser = chooser("Write the mouth chart", "Mouth charts", "*.json");
+        chooser.setInitialFileName(suggestedName);
+        return remember(chooser.showSaveDialog(window));
+    }
+
+    @Override
+    public Optional<Path> saveSound(String suggestedName) {
+        FileChooser chooser = chooser("Write the mixed sound", "WAV", "*.wav");
         chooser.setInitialFileName(suggestedName);
         return remember(chooser.showSaveDialog(window));
     }

@@ -235,6 +235,8 @@ public final class Workbench {
                         .keptFrameProperty()
                         .set(session.transport().frame()))
                 .whileHeld(Action.FLIP, session.view().flippedProperty())
+                .whileHeld(Action.HEAR, session.transport().hearsProperty())
+                .whileHeld(Action.HEAR_BACKWARDS, session.transport().hearsBackwardsProperty())
                 .whileHeld(Action.PEEK_BACK, session.view().peekBackProperty())
                 .whileHeld(Action.HIDE_FOOTAGE, session.view().footageHiddenProperty())
                 .whileHeld(Action.MOVE_VIEW, board.movingProperty())

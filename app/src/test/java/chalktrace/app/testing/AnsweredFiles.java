@@ -15,6 +15,9 @@ public final class AnsweredFiles implements FileChoice {
     public Path folder;
     public Path drawing;
     public Path sheet;
+    public Path table;
+    public Path chart;
+    public Path sound;
 
     @Override
     public Optional<Path> openShot() {
@@ -49,6 +52,31 @@ public final class AnsweredFiles implements FileChoice {
     @Override
     public Optional<Path> saveSheet(String suggestedName) {
         return Optional.ofNullable(sheet);
+    }
+
+    @Override
+    public Optional<Path> openTable() {
+        return Optional.ofNullable(table);
+    }
+
+    @Override
+    public Optional<Path> saveTable(String suggestedName) {
+        return Optional.ofNullable(table);
+    }
+
+    @Override
+    public Optional<Path> openChart() {
+        return Optional.ofNullable(chart);
+    }
+
+    @Override
+    public Optional<Path> saveChart(String suggestedName) {
+        return Optional.ofNullable(chart);
+    }
+
+    @Override
+    public Optional<Path> saveSound(String suggestedName) {
+        return Optional.ofNullable(sound);
     }
 
     @Override

@@ -2,9 +2,13 @@ package chalktrace.core.edit;
 
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.Word;
 import chalktrace.core.speech.PhoneMouths;
+import chalktrace.core.speech.Pronunciations;
+import chalktrace.core.speech.SpelledPhones;
 import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,6 +16,8 @@ import java.util.function.UnaryOperator;
 
 /** Edits of words and mouths. A change of words sets the mouths anew, but for those that were set by hand. */
 public final class SpeechEdits {
+
+    private static final double SHORTEST_SECONDS = 0.01;
 
     private SpeechEdits() {}
 
@@ -50,9 +56,10 @@ public final class SpeechEdits {
     /** Shows one mouth on a range of frames, whatever the words say. */
     public static Edit setMouth(FrameRange frames, String shape) {
         return new Edit("set a mouth", shot -> {
-            List<MouthSpan> spans = new ArrayList<>(cut(shot.mouths(), frames));
+            List<MouthSpan> spans =
+                    new ArrayList<>(cut(MouthLevels.adopted(shot).mouths(), frames));
             spans.add(new MouthSpan(frames, shape, true));
-            return shot.withMouths(spans);
+            return MouthLevels.shown(shot.withMouths(spans));
         });
     }
 
@@ -63,9 +70,11 @@ public final class SpeechEdits {
 
     /** Gives the mouths of a range of frames back to the words. */
     public static Edit releaseMouths(FrameRange frames) {
-        return new Edit(
-                "mouths from the words",
-                shot -> withMouthsOf(shot.withMouths(cut(shot.mouths(), frames)), shot.words()));
+        return new Edit("mouths from the words", shot -> {
+            Shot freed = MouthLevels.shown(
+                    shot.withMouths(cut(MouthLevels.adopted(shot).mouths(), frames)));
+            return withMouthsOf(freed, shot.words());
+        });
     }
 
     /** Shortens neighbours of the changed word so that words keep their order in time; one that is covered goes. */
@@ -97,17 +106,131 @@ public final class SpeechEdits {
         return mouthsAnew(changed, PhoneMouths.of(changed));
     }
 
-    /** With these mouths, but for those that were set by hand. */
+    /** With these mouths, but for those that were set by hand, here or on the mouth level; the mouth level shows them. */
     static Shot mouthsAnew(Shot shot, List<MouthSpan> spans) {
+        Shot adopted = MouthLevels.adopted(shot);
         List<MouthSpan> byHand =
-                shot.mouths().stream().filter(MouthSpan::byHand).toList();
+                adopted.mouths().stream().filter(MouthSpan::byHand).toList();
         List<MouthSpan> all = spans;
         for (MouthSpan span : byHand) {
             all = cut(all, span.range());
         }
         List<MouthSpan> together = new ArrayList<>(all);
         together.addAll(byHand);
-        return shot.withMouths(together);
+        return MouthLevels.shown(shot.withMouths(together));
+    }
+
+    /** Changes the mouth chart or the rules, and sets the mouths by them. */
+    public static Edit rules(String name, UnaryOperator<Speech> change) {
+        return new Edit(name, shot -> {
+            Speech speech = change.apply(shot.speech());
+            Shot changed = speech.chart().equals(shot.speech().chart())
+                    ? shot.withSpeech(speech)
+                    : MouthLevels.recharted(shot, speech);
+            return mouthsAnew(changed, PhoneMouths.of(changed));
+        });
+    }
+
+    /** Writes the script; words stay where they are. */
+    public static Edit script(String text) {
+        return new Edit("script", shot -> shot.withSpeech(shot.speech().withScript(text)));
+    }
+
+    /** Says how a word is said from now on; those on the ruler that are written so lose their phones until they are aligned. */
+    public static Edit say(String word, List<String> phones) {
+        return new Edit("how \"" + word + "\" is said", shot -> {
+            String key = Pronunciations.key(word);
+            List<Speech.Saying> sayings = new ArrayList<>(shot.speech().sayings());
+            sayings.removeIf(saying -> Pronunciations.key(saying.word()).equals(key));
+            sayings.add(new Speech.Saying(word, phones));
+            Shot changed = shot.withSpeech(shot.speech().withSayings(sayings));
+            return withMouthsOf(
+                    changed,
+                    changed.words().stream()
+                            .map(w -> Pronunciations.key(w.text()).equals(key)
+                                    ? w.withPhones(SpelledPhones.spread(phones, w.startSeconds(), w.endSeconds()))
+                                    : w)
+                            .toList());
+        });
+    }
+
+    /** Cuts a word in two at a time within it; its phones go to the part in which their middle is. */
+    public static Edit splitWord(String wordId, double seconds) {
+        return new Edit("split a word", shot -> {
+            List<Word> out = new ArrayList<>();
+            for (Word word : shot.words()) {
+                boolean within = seconds > word.startSeconds() + SHORTEST_SECONDS
+                        && seconds < word.endSeconds() - SHORTEST_SECONDS;
+                if (!word.id().equals(wordId) || !within) {
+                    out.add(word);
+                    continue;
+                }
+                int letters = word.text().length();
+                int at = (int) Math.max(
+                        1,
+                        Math.min(
+                                letters - 1,
+                                Math.round(letters
+                                        * (seconds - word.startSeconds())
+                                        / (word.endSeconds() - word.startSeconds()))));
+                String first = letters < 2 ? word.text() : word.text().substring(0, at);
+                String second = letters < 2 ? word.text() : word.text().substring(at);
+                out.add(part(word, word.id(), first, word.startSeconds(), seconds));
+                out.add(part(word, shot.newId("word"), second, seconds, word.endSeconds()));
+            }
+            return withMouthsOf(shot, out);
+        });
+    }
+
+    private static Word part(Word word, String id, String text, double from, double to) {
+        List<Phone> phones = word.phones().stream()
+                .filter(phone -> {
+                    double middle = (phone.startSeconds() + phone.endSeconds()) / 2;
+                    return middle >= from && middle < to;
+                })
+                .map(phone -> phone.withTimes(Math.max(from, phone.startSeconds()), Math.min(to, phone.endSeconds())))
+                .toList();
+        return new Word(id, text, from, to, word.sureness(), word.pinned(), phones);
+    }
+
+    /** Makes one of a word and the one after it, over the pause between them. */
+    public static Edit joinWord(String wordId) {
+        return new Edit("join two words", shot -> {
+            List<Word> out = new ArrayList<>(shot.words());
+            for (int i = 0; i + 1 < out.size(); i++) {
+                Word word = out.get(i);
+                if (word.id().equals(wordId)) {
+                    Word next = out.remove(i + 1);
+                    List<Phone> phones = new ArrayList<>(word.phones());
+                    phones.addAll(next.phones());
+                    out.set(
+                            i,
+                            new Word(
+                                    word.id(),
+                                    word.text() + " " + next.text(),
+                                    word.startSeconds(),
+                                    next.endSeconds(),
+                                    Math.min(word.sureness(), next.sureness()),
+                                    word.pinned() || next.pinned(),
+                                    phones));
+                }
+            }
+            return withMouthsOf(shot, out);
+        });
+    }
+
+    /** Puts words and mouths from a table in the place of those of the shot. */
+    public static Edit takeIn(List<Word> words, List<MouthSpan> mouths) {
+        return new Edit("take in words", shot -> {
+            List<String> ids = shot.newIds("word", words.size());
+            List<Word> named = new ArrayList<>();
+            for (int i = 0; i < words.size(); i++) {
+                named.add(words.get(i).withId(ids.get(i)));
+            }
+            Shot changed = shot.withWords(named.isEmpty() ? shot.words() : named);
+            Shot anew = mouthsAnew(changed, PhoneMouths.of(changed));
+            return mouths.isEmpty() ? anew : MouthLevels.shown(anew.withMouths(mouths));
+        });
     }
 
     private static List<MouthSpan> cut(List<MouthSpan> spans, FrameRange out) {

@@ -1,6 +1,7 @@
 package chalktrace.core.render;
 
 import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.speech.MouthDrawings;
 import chalktrace.core.speech.MouthShape;
 import java.awt.BasicStroke;
 import java.awt.Color;
@@ -24,7 +25,8 @@ public record MouthLayer(MouthShape shape, MouthPlace place) implements SceneLay
                 .getBounds2D();
         Rasterizer.paint(covered, area, graphics -> {
                     for (MouthShape.Part part : shape.parts()) {
-                        graphics.setColor(MouthInk.color(part.role()));
+                        graphics.setColor(
+                                new Color(MouthDrawings.color(part.role()).argb(), true));
                         graphics.fill(toDevice.createTransformedShape(outline(part)));
                     }
                 })
@@ -36,18 +38,5 @@ public record MouthLayer(MouthShape shape, MouthPlace place) implements SceneLay
                 ? new BasicStroke((float) LIP_WIDTH, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND)
                         .createStrokedShape(part.path())
                 : part.path();
-    }
-
-    /** The colours of a mouth's parts. */
-    private static final class MouthInk {
-
-        static Color color(MouthShape.Role role) {
-            return switch (role) {
-                case CAVITY -> new Color(0x4A1F24);
-                case TONGUE -> new Color(0xC65F5B);
-                case TEETH -> new Color(0xF7F2E6);
-                case LIPS -> new Color(0x3A2024);
-            };
-        }
     }
 }

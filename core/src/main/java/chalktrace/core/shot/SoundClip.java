@@ -8,6 +8,8 @@ package chalktrace.core.shot;
  * @param gainDecibels 0 for as it is
  * @param trim the part of the file that is heard
  * @param footage the id of the footage whose sound it is and with which it moves; empty when it goes its own way
+ * @param fade how it comes and goes
+ * @param solo whether it is heard alone, with others of which that is said
  */
 public record SoundClip(
         String id,
@@ -17,7 +19,9 @@ public record SoundClip(
         double gainDecibels,
         boolean muted,
         Trim trim,
-        String footage) {
+        String footage,
+        Fade fade,
+        boolean solo) {
 
     public static final double LOUDEST_GAIN = 24;
     public static final double QUIETEST_GAIN = -96;
@@ -40,6 +44,24 @@ public record SoundClip(
         }
     }
 
+    /**
+     * How a sound comes and goes: its level rises and falls as a quarter of a sine, so that two that cross stay as loud.
+     *
+     * @param inSeconds from the first sample that is heard
+     * @param outSeconds to the last
+     */
+    public record Fade(double inSeconds, double outSeconds) {
+
+        public static final Fade NONE = new Fade(0, 0);
+
+        /** @throws IllegalArgumentException when one is negative or no number */
+        public Fade {
+            if (!(inSeconds >= 0 && outSeconds >= 0) || !Double.isFinite(inSeconds + outSeconds)) {
+                throw new IllegalArgumentException("A sound fades for 0 seconds or more.");
+            }
+        }
+    }
+
     public SoundClip {
         if (!Double.isFinite(startSeconds) || !(gainDecibels >= QUIETEST_GAIN && gainDecibels <= LOUDEST_GAIN)) {
             throw new IllegalArgumentException(
@@ -49,7 +71,7 @@ public record SoundClip(
 
     /** A whole sound, as it is, that goes its own way. */
     public static SoundClip of(String id, String name, String file, double startSeconds) {
-        return new SoundClip(id, name, file, startSeconds, 0, false, Trim.NONE, "");
+        return new SoundClip(id, name, file, startSeconds, 0, false, Trim.NONE, "", Fade.NONE, false);
     }
 
     /** The factor for samples. */
@@ -72,26 +94,38 @@ public record SoundClip(
     }
 
     public SoundClip withMuted(boolean silent) {
-        return new SoundClip(id, name, file, startSeconds, gainDecibels, silent, trim, footage);
+        return new SoundClip(id, name, file, startSeconds, gainDecibels, silent, trim, footage, fade, solo);
     }
 
     public SoundClip withGain(double decibels) {
-        return new SoundClip(id, name, file, startSeconds, decibels, muted, trim, footage);
+        return new SoundClip(id, name, file, startSeconds, decibels, muted, trim, footage, fade, solo);
     }
 
     public SoundClip withStart(double seconds) {
-        return new SoundClip(id, name, file, seconds, gainDecibels, muted, trim, footage);
+        return new SoundClip(id, name, file, seconds, gainDecibels, muted, trim, footage, fade, solo);
     }
 
     public SoundClip withFile(String newFile) {
-        return new SoundClip(id, name, newFile, startSeconds, gainDecibels, muted, trim, footage);
+        return new SoundClip(id, name, newFile, startSeconds, gainDecibels, muted, trim, footage, fade, solo);
     }
 
     public SoundClip withTrim(Trim newTrim) {
-        return new SoundClip(id, name, file, startSeconds, gainDecibels, muted, newTrim, footage);
+        return new SoundClip(id, name, file, startSeconds, gainDecibels, muted, newTrim, footage, fade, solo);
     }
 
     public SoundClip withFootage(String footageId) {
-        return new SoundClip(id, name, file, startSeconds, gainDecibels, muted, trim, footageId);
+        return new SoundClip(id, name, file, startSeconds, gainDecibels, muted, trim, footageId, fade, solo);
+    }
+
+    public SoundClip withFade(Fade newFade) {
+        return new SoundClip(id, name, file, startSeconds, gainDecibels, muted, trim, footage, newFade, solo);
+    }
+
+    public SoundClip withSolo(boolean alone) {
+        return new SoundClip(id, name, file, startSeconds, gainDecibels, muted, trim, footage, fade, alone);
+    }
+
+    public SoundClip withId(String newId) {
+        return new SoundClip(newId, name, file, startSeconds, gainDecibels, muted, trim, footage, fade, solo);
     }
 }

@@ -12,8 +12,51 @@ public final class ShotMix {
     public static final int SAMPLE_RATE = 48_000;
     public static final int CHANNELS = 2;
 
-    /** @param first of the sound's samples that is heard; @param end the sample after the last one heard */
-    private record Voice(PcmBuffer sound, long startSample, long first, long end, float gain) {}
+    /**
+     * Where a sound is cut it comes and goes within so many samples about the cut, in a straight line: no cut clicks, and two
+     * parts of one sound that meet at a cut are together what they were.
+     */
+    private static final int CUT_SAMPLES = 96;
+
+    /**
+     * @param first of the sound's samples that is heard
+     * @param end the sample after the last one heard
+     * @param in how many samples it takes to come, @param out to go
+     */
+    private record Voice(PcmBuffer sound, long startSample, long first, long end, float gain, long in, long out) {
+
+        boolean cutAtHead() {
+            return first > 0;
+        }
+
+        boolean cutAtTail() {
+            return end < sound.length();
+        }
+
+        long firstHeard() {
+            return cutAtHead() && in == 0 ? first - CUT_SAMPLES / 2 : first;
+        }
+
+        long endHeard() {
+            return cutAtTail() && out == 0 ? end + CUT_SAMPLES / 2 : end;
+        }
+
+        /** The factor for a sample that is heard. */
+        float gainAt(long sample) {
+            double level = gain;
+            if (in > 0 && sample - first < in) {
+                level *= Math.sin(Math.PI / 2 * (sample - first + 0.5) / in);
+            } else if (in == 0 && cutAtHead()) {
+                level *= Math.min(1, (sample - firstHeard() + 0.5) / CUT_SAMPLES);
+            }
+            if (out > 0 && end - sample <= out) {
+                level *= Math.sin(Math.PI / 2 * (end - sample - 0.5) / out);
+            } else if (out == 0 && cutAtTail()) {
+                level *= Math.min(1, (endHeard() - sample - 0.5) / CUT_SAMPLES);
+            }
+            return (float) level;
+        }
+    }
 
     private final List<Voice> voices;
 
@@ -27,9 +70,10 @@ public final class ShotMix {
      */
     public static ShotMix of(Shot shot, SoundSource sounds) {
         List<Voice> voices = new ArrayList<>();
+        boolean alone = shot.sounds().stream().anyMatch(SoundClip::solo);
         for (SoundClip clip : shot.sounds()) {
             Optional<PcmBuffer> pcm = sounds.of(clip);
-            if (pcm.isPresent() && !clip.muted()) {
+            if (pcm.isPresent() && !clip.muted() && (clip.solo() || !alone)) {
                 if (pcm.get().sampleRate() != SAMPLE_RATE) {
                     throw new IllegalArgumentException("Sounds are mixed at 48000 samples a second, not at "
                             + pcm.get().sampleRate() + ".");
@@ -39,7 +83,9 @@ public final class ShotMix {
                         Math.round(clip.startSeconds() * SAMPLE_RATE),
                         Math.round(clip.trim().headSeconds() * SAMPLE_RATE),
                         pcm.get().length() - Math.round(clip.trim().tailSeconds() * SAMPLE_RATE),
-                        (float) clip.gain()));
+                        (float) clip.gain(),
+                        Math.round(clip.fade().inSeconds() * SAMPLE_RATE),
+                        Math.round(clip.fade().outSeconds() * SAMPLE_RATE)));
             }
         }
         return new ShotMix(voices);
@@ -61,11 +107,12 @@ public final class ShotMix {
         for (Voice voice : voices) {
             int rightChannel = Math.min(1, voice.sound.channels() - 1);
             long offset = from - voice.startSample;
-            int first = (int) Math.max(0, Math.min(count, voice.first - offset));
-            int end = (int) Math.max(0, Math.min(count, voice.end - offset));
+            int first = (int) Math.max(0, Math.min(count, voice.firstHeard() - offset));
+            int end = (int) Math.max(0, Math.min(count, voice.endHeard() - offset));
             for (int i = first; i < end; i++) {
-                out[2 * i] += voice.gain * voice.sound.at(offset + i, 0);
-                out[2 * i + 1] += voice.gain * voice.sound.at(offset + i, rightChannel);
+                float gain = voice.gainAt(offset + i);
+                out[2 * i] += gain * voice.sound.at(offset + i, 0);
+                out[2 * i + 1] += gain * voice.sound.at(offset + i, rightChannel);
             }
         }
         for (int i = 0; i < out.length; i++) {

@@ -1,81 +1,113 @@
 package chalktrace.core.sound;
 
+import java.util.function.LongUnaryOperator;
+
 /**
  * Sound faster or slower at the same pitch: pieces are laid over each other where they fit best (W. Verhelst, M. Roelands, "An
- * overlap-add technique based on waveform similarity (WSOLA)", ICASSP 1993).
+ * overlap-add technique based on waveform similarity (WSOLA)", ICASSP 1993). Gives one stretch after the other; not for several
+ * threads.
  */
 public final class TimeStretch {
 
     private static final double PIECE_SECONDS = 0.04;
     private static final double SEARCH_SECONDS = 0.012;
+    private static final int SEARCH_STEP = 2;
+    private static final int COMPARED_STEP = 3;
 
-    private TimeStretch() {}
+    /** Where the sound comes from. */
+    @FunctionalInterface
+    public interface Source {
+
+        /** @param first of the samples, @param count of moments @return the channels side by side */
+        float[] at(long first, int count);
+    }
+
+    private final int channels;
+    private final int half;
+    private final int search;
+    private final float[] rise;
+
+    /** The second half of the piece before, which the next one fades into. */
+    private float[] tail;
+
+    /** Where that second half lies in the source. */
+    private long tailAt;
+
+    private float[] ready = new float[0];
+    private int readyAt;
+
+    /** @param channels one or two, side by side, @param rate samples a second */
+    public TimeStretch(int channels, int rate) {
+        this.channels = channels;
+        half = (int) (PIECE_SECONDS * rate / 2);
+        search = (int) (SEARCH_SECONDS * rate);
+        rise = new float[half];
+        for (int i = 0; i < half; i++) {
+            rise[i] = (float) (0.5 - 0.5 * Math.cos(Math.PI * (i + 0.5) / half));
+        }
+    }
 
     /**
-     * @param samples one or two channels side by side
-     * @param speed 2 for twice as fast
-     * @return as many samples as fit the new length, same channels
-     * @throws IllegalArgumentException when the speed is not above 0
+     * The next stretch.
+     *
+     * @param place of the source that belongs to a sample of this stretch, counted from 0
+     * @param count of moments
+     * @return the channels side by side
      */
-    public static float[] at(float[] samples, int channels, int rate, double speed) {
-        if (!(speed > 0) || Double.isInfinite(speed)) {
-            throw new IllegalArgumentException("Sound is stretched by a speed above 0.");
-        }
-        int length = samples.length / channels;
-        int piece = (int) (PIECE_SECONDS * rate) / 2 * 2;
-        int half = piece / 2;
-        int search = (int) (SEARCH_SECONDS * rate);
-        int outLength = (int) Math.round(length / speed);
-        float[] out = new float[outLength * channels];
-        float[] weights = new float[outLength];
-        int taken = 0;
-        for (int at = 0; at < outLength; at += half) {
-            int wanted = (int) Math.round(at * speed);
-            int from = at == 0 ? 0 : fitting(samples, channels, length, wanted, taken + half, search, half);
-            taken = from;
-            for (int i = 0; i < piece && at + i - half < outLength; i++) {
-                int to = at + i - half;
-                if (to < 0) {
-                    continue;
-                }
-                float weight = (float) (0.5 - 0.5 * Math.cos(2 * Math.PI * (i + 0.5) / piece));
-                weights[to] += weight;
-                for (int c = 0; c < channels; c++) {
-                    out[to * channels + c] += weight * sample(samples, channels, length, from + i - half, c);
-                }
+    public float[] next(Source source, LongUnaryOperator place, int count) {
+        float[] out = new float[count * channels];
+        int filled = 0;
+        while (filled < count) {
+            if (readyAt == ready.length) {
+                ready = piece(source, place.applyAsLong(filled));
+                readyAt = 0;
             }
-        }
-        for (int i = 0; i < outLength; i++) {
-            for (int c = 0; c < channels && weights[i] > 1e-3; c++) {
-                out[i * channels + c] /= weights[i];
-            }
+            int some = Math.min((count - filled) * channels, ready.length - readyAt);
+            System.arraycopy(ready, readyAt, out, filled * channels, some);
+            readyAt += some;
+            filled += some / channels;
         }
         return out;
     }
 
+    private float[] piece(Source source, long wanted) {
+        long from = tail == null ? wanted : fitting(source, wanted);
+        float[] fresh = source.at(from, 2 * half);
+        float[] out = new float[half * channels];
+        for (int i = 0; i < half; i++) {
+            for (int c = 0; c < channels; c++) {
+                int at = i * channels + c;
+                out[at] = tail == null ? fresh[at] : tail[at] * (1 - rise[i]) + fresh[at] * rise[i];
+            }
+        }
+        tail = new float[half * channels];
+        System.arraycopy(fresh, half * channels, tail, 0, tail.length);
+        tailAt = from + half;
+        return out;
+    }
+
     /** The place near the wanted one where the sound is most like what would go on from the piece before. */
-    private static int fitting(
-            float[] samples, int channels, int length, int wanted, int goingOn, int search, int half) {
-        int best = wanted;
+    private long fitting(Source source, long wanted) {
+        if (Math.abs(wanted - tailAt) <= 1) {
+            return tailAt;
+        }
+        float[] near = source.at(wanted - search, 2 * search + half);
+        int best = search;
         double most = Double.NEGATIVE_INFINITY;
-        for (int shift = -search; shift <= search; shift += 2) {
+        for (int shift = 0; shift <= 2 * search; shift += SEARCH_STEP) {
             double sum = 0;
             double power = 1e-9;
-            for (int i = -half; i < half; i += 3) {
-                float there = sample(samples, channels, length, wanted + shift + i, 0);
-                sum += there * sample(samples, channels, length, goingOn + i, 0);
+            for (int i = 0; i < half; i += COMPARED_STEP) {
+                float there = near[(shift + i) * channels];
+                sum += there * tail[i * channels];
                 power += there * there;
             }
             double fit = sum / Math.sqrt(power);
             if (fit > most) {
                 most = fit;
-                best = wanted + shift;
+                best = shift;
             }
         }
-        return best;
-    }
-
-    private static float sample(float[] samples, int channels, int length, int at, int channel) {
-        return at < 0 || at >= length ? 0 : samples[at * channels + channel];
+        return wanted - search + best;
     }
 }

@@ -10,11 +10,13 @@ import chalktrace.core.shot.Word;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 
 /**
  * Mouths on frames from phones, by the rules of animators (common practice): a mouth is seen a little before its sound;
@@ -44,10 +46,22 @@ public final class PhoneMouths {
             return new Sounding(phone, mouth, from, to);
         }
 
+        /** Of two sounds on one frame the one that is seen: vowels before consonants, but for those of the lips. */
+        int priority() {
+            return Phone.isVowel(phone) || mustBeSeen() ? mouth.priority() : Math.min(FREE_PRIORITY, mouth.priority());
+        }
+
         boolean mustBeSeen() {
             return mouth.leastMillis() > 0 && !phone.equals(Phone.SILENCE);
         }
     }
+
+    /**
+     * What a frame shows.
+     *
+     * @param kept whether nothing may take its place
+     */
+    private record Seen(Mouth mouth, int priority, boolean kept) {}
 
     private final MouthChart chart;
     private final MouthRules rules;
@@ -187,16 +201,15 @@ public final class PhoneMouths {
     }
 
     private List<MouthSpan> onFrames(List<Sounding> sounds) {
-        Mouth[] seen = new Mouth[length];
-        boolean[] kept = new boolean[length];
+        Seen[] seen = new Seen[length];
         fill(seen, sounds);
-        keep(seen, kept, sounds);
-        calm(seen, kept);
+        keep(seen, sounds);
+        calm(seen);
         return spans(seen);
     }
 
     /** Each step of the rhythm shows what is heard for most of it, sounds that matter more weighing more. */
-    private void fill(Mouth[] seen, List<Sounding> sounds) {
+    private void fill(Seen[] seen, List<Sounding> sounds) {
         int first = 0;
         for (int f = 0; f < length; f += rules.every()) {
             double from = rate.seconds(f);
@@ -204,15 +217,15 @@ public final class PhoneMouths {
             while (first < sounds.size() - 1 && sounds.get(first).end <= from) {
                 first++;
             }
-            Mouth best = chart.mouthOf(Phone.SILENCE);
+            Seen best = new Seen(chart.mouthOf(Phone.SILENCE), 0, false);
             double most = 0;
             for (int i = first; i < sounds.size() && sounds.get(i).start < to; i++) {
                 Sounding sound = sounds.get(i);
-                double weight = (Math.min(to, sound.end) - Math.max(from, sound.start)) * (4 + sound.mouth.priority());
+                double weight = (Math.min(to, sound.end) - Math.max(from, sound.start)) * (4 + sound.priority());
                 // What must be seen gets its own frames, and no others.
                 if (weight > most && !sound.mustBeSeen()) {
                     most = weight;
-                    best = sound.mouth;
+                    best = new Seen(sound.mouth, sound.priority(), false);
                 }
             }
             for (int k = f; k < Math.min(length, f + rules.every()); k++) {
@@ -222,7 +235,7 @@ public final class PhoneMouths {
     }
 
     /** Mouths that must be seen get their frames, one after the other, also those between which little room is left. */
-    private void keep(Mouth[] seen, boolean[] kept, List<Sounding> sounds) {
+    private void keep(Seen[] seen, List<Sounding> sounds) {
         List<Sounding> must = new ArrayList<>();
         for (Sounding sound : sounds) {
             Sounding before = must.isEmpty() ? null : must.get(must.size() - 1);
@@ -246,7 +259,7 @@ public final class PhoneMouths {
                 // Lips that close twice must be seen to open between.
                 start = Math.max(start, Math.min(length, free + rules.every()));
                 if (start - free <= onRhythmUp(framesOf(rules.leastMillis()))) {
-                    show(between(sounds, must.get(i - 1), sound), free, start, seen, kept);
+                    show(between(sounds, must.get(i - 1), sound), free, start, seen);
                 }
             }
             int end = start + frames;
@@ -254,15 +267,14 @@ public final class PhoneMouths {
                 int least = onRhythmUp(framesOf(sound.mouth.leastMillis()));
                 end = Math.max(start + least, Math.min(end, onRhythm(rate.nearestFrame(must.get(i + 1).start))));
             }
-            show(sound.mouth, Math.min(start, length - 1), end, seen, kept);
+            show(sound.mouth, Math.min(start, length - 1), end, seen);
             free = Math.min(length, end);
         }
     }
 
-    private void show(Mouth mouth, int from, int to, Mouth[] seen, boolean[] kept) {
+    private void show(Mouth mouth, int from, int to, Seen[] seen) {
         for (int f = from; f < Math.min(length, to); f++) {
-            seen[f] = mouth;
-            kept[f] = true;
+            seen[f] = new Seen(mouth, mouth.priority(), true);
         }
     }
 
@@ -275,43 +287,71 @@ public final class PhoneMouths {
     }
 
     /** Runs that are too short are taken over by a neighbour, the least important of them first. */
-    private void calm(Mouth[] seen, boolean[] kept) {
+    private void calm(Seen[] seen) {
         int least = onRhythmUp(framesOf(rules.leastMillis()));
         while (true) {
-            int[] shortest = null;
+            int at = -1;
+            int end = -1;
             int lowest = Integer.MAX_VALUE;
-            for (int start = 0; start < length; ) {
-                int end = end(seen, kept, start);
-                boolean inner = start > 0 && end < length;
-                boolean open = inner && !(kept[start - 1] && kept[end]);
-                boolean lost = inner && seen[start].priority() <= FREE_PRIORITY && !seen[start - 1].equals(seen[end]);
-                if (!kept[start] && inner && end - start < least && (open || lost)) {
-                    int rank = seen[start].priority() * 100 + (end - start);
-                    if (rank < lowest) {
-                        lowest = rank;
-                        shortest = new int[] {start, end};
-                    }
+            for (int start = 0, next; start < length; start = next) {
+                next = end(seen, start);
+                int rank = seen[start].priority * 100 + next - start;
+                if (next - start < least && rank < lowest && mayGo(seen, start, next)) {
+                    lowest = rank;
+                    at = start;
+                    end = next;
                 }
-                start = end;
             }
-            if (shortest == null) {
+            if (at < 0) {
                 return;
             }
-            int start = shortest[0];
-            int end = shortest[1];
-            boolean before = kept[end] || !kept[start - 1] && seen[start - 1].priority() >= seen[end].priority();
-            Mouth taker = before ? seen[start - 1] : seen[end];
-            boolean takerKept = before ? kept[start - 1] : kept[end];
-            for (int f = start; f < end; f++) {
-                seen[f] = taker;
-                kept[f] = takerKept;
+            if (grown(seen, at, end, least)) {
+                continue;
             }
+            Seen before = seen[at - 1];
+            Seen after = seen[end];
+            Seen taker = after.kept || !before.kept && before.priority >= after.priority ? before : after;
+            Arrays.fill(seen, at, end, taker);
         }
     }
 
-    private int end(Mouth[] seen, boolean[] kept, int start) {
+    /** Makes a run that matters more than a free neighbour as long as it must be, at the neighbour's cost. */
+    private boolean grown(Seen[] seen, int start, int end, int least) {
+        Seen run = seen[start];
+        boolean overBefore = isLess(seen[start - 1], run);
+        boolean overAfter = isLess(seen[end], run);
+        if (run.priority <= FREE_PRIORITY || !overBefore && !overAfter) {
+            return false;
+        }
+        boolean back = overBefore && (!overAfter || seen[start - 1].priority <= seen[end].priority);
+        int frames = least - (end - start);
+        int from = back ? start - frames : end;
+        int to = back ? start : end + frames;
+        if (from < 0 || to > length || !IntStream.range(from, to).allMatch(f -> isLess(seen[f], run))) {
+            return false;
+        }
+        Arrays.fill(seen, from, to, run);
+        return true;
+    }
+
+    private static boolean isLess(Seen other, Seen than) {
+        return !other.kept && other.priority < than.priority;
+    }
+
+    /** Whether a run can be given to a neighbour: one that is free, or, of sounds that hardly show, any other mouth. */
+    private boolean mayGo(Seen[] seen, int start, int end) {
+        if (seen[start].kept || start == 0 || end == length) {
+            return false;
+        }
+        Seen before = seen[start - 1];
+        Seen after = seen[end];
+        return !(before.kept && after.kept)
+                || seen[start].priority <= FREE_PRIORITY && !before.mouth.equals(after.mouth);
+    }
+
+    private int end(Seen[] seen, int start) {
         int end = start + 1;
-        while (end < length && seen[end].equals(seen[start]) && kept[end] == kept[start]) {
+        while (end < length && seen[end].mouth.equals(seen[start].mouth) && seen[end].kept == seen[start].kept) {
             end++;
         }
         return end;
@@ -329,12 +369,12 @@ public final class PhoneMouths {
         return (frames + rules.every() - 1) / rules.every() * rules.every();
     }
 
-    private static List<MouthSpan> spans(Mouth[] seen) {
+    private static List<MouthSpan> spans(Seen[] seen) {
         List<MouthSpan> out = new ArrayList<>();
         int start = 0;
         for (int f = 1; f <= seen.length; f++) {
-            if (f == seen.length || !seen[f].equals(seen[start])) {
-                out.add(new MouthSpan(new FrameRange(start, f), seen[start].id(), false));
+            if (f == seen.length || !seen[f].mouth.equals(seen[start].mouth)) {
+                out.add(new MouthSpan(new FrameRange(start, f), seen[start].mouth.id(), false));
                 start = f;
             }
         }

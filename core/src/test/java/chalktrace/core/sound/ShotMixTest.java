@@ -3,6 +3,7 @@ package chalktrace.core.sound;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.edit.SoundEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.testing.Shots;
@@ -67,18 +68,58 @@ class ShotMixTest {
 
     @Test
     void whatIsTrimmedIsSilentAndTheRestStaysInItsPlace() {
-        float[] rising = new float[100];
-        for (int i = 0; i < rising.length; i++) {
-            rising[i] = i / 1000f;
-        }
-        PcmBuffer sound = new PcmBuffer(ShotMix.SAMPLE_RATE, 1, rising);
+        PcmBuffer sound = rising(4800);
         SoundClip trimmed =
-                at("a", 0).withTrim(new SoundClip.Trim(20.0 / ShotMix.SAMPLE_RATE, 30.0 / ShotMix.SAMPLE_RATE));
-        float[] heard = ShotMix.of(with(trimmed), clip -> Optional.of(sound)).render(0, 100);
-        assertThat(heard[2 * 19]).isZero();
-        assertThat(heard[2 * 20]).isEqualTo(rising[20]);
-        assertThat(heard[2 * 69]).isEqualTo(rising[69]);
-        assertThat(heard[2 * 70]).isZero();
+                at("a", 0).withTrim(new SoundClip.Trim(1000.0 / ShotMix.SAMPLE_RATE, 1500.0 / ShotMix.SAMPLE_RATE));
+        float[] heard = ShotMix.of(with(trimmed), clip -> Optional.of(sound)).render(0, 4800);
+        assertThat(heard[2 * 900]).isZero();
+        assertThat(heard[2 * 1100]).isEqualTo(sound.at(1100, 0));
+        assertThat(heard[2 * 3200]).isEqualTo(sound.at(3200, 0));
+        assertThat(heard[2 * 3400]).isZero();
+        // No step at the cuts is larger than a sine of 1 kHz at that level makes.
+        for (int i = 1; i < 4800; i++) {
+            assertThat(Math.abs(heard[2 * i] - heard[2 * i - 2])).isLessThan(0.01f);
+        }
+    }
+
+    private static PcmBuffer rising(int count) {
+        float[] rising = new float[count];
+        for (int i = 0; i < rising.length; i++) {
+            rising[i] = i / 10_000f;
+        }
+        return new PcmBuffer(ShotMix.SAMPLE_RATE, 1, rising);
+    }
+
+    @Test
+    void aSoundThatIsSplitSoundsAsBefore() {
+        PcmBuffer sound = rising(4800);
+        Shot whole = with(at("sound-1", 0.01));
+        Shot split = SoundEdits.split("sound-1", 0.05, sound.seconds()).change().apply(whole);
+        assertThat(split.sounds()).hasSize(2);
+        float[] before = ShotMix.of(whole, clip -> Optional.of(sound)).render(0, 6000);
+        float[] after = ShotMix.of(split, clip -> Optional.of(sound)).render(0, 6000);
+        for (int i = 0; i < before.length; i++) {
+            assertThat(after[i]).isCloseTo(before[i], within(1e-5f));
+        }
+    }
+
+    @Test
+    void aSoundFadesInAndOutAndOneHeardAloneSilencesTheOthers() {
+        PcmBuffer sound = new PcmBuffer(ShotMix.SAMPLE_RATE, 1, filled(4800, 0.5f));
+        SoundClip fading = at("a", 0).withFade(new SoundClip.Fade(0.02, 0.02));
+        float[] heard = ShotMix.of(with(fading), clip -> Optional.of(sound)).render(0, 4800);
+        // A quarter of a sine: half of the way in it has 1 / sqrt 2 of the level, 3.01 dB less (arithmetic).
+        assertThat(heard[2 * 480]).isCloseTo(0.5f / (float) Math.sqrt(2), within(1e-3f));
+        assertThat(heard[2 * 2400]).isEqualTo(0.5f);
+        assertThat(heard[2 * (4800 - 480)]).isCloseTo(0.5f / (float) Math.sqrt(2), within(1e-3f));
+        ShotMix alone = ShotMix.of(with(fading.withSolo(true), at("b", 0)), clip -> Optional.of(sound));
+        assertThat(alone.render(2400, 1)[0]).isEqualTo(0.5f);
+    }
+
+    private static float[] filled(int count, float value) {
+        float[] out = new float[count];
+        Arrays.fill(out, value);
+        return out;
     }
 
     @Test

@@ -1,5 +1,8 @@
 package chalktrace.demo.traced;
 
+import chalktrace.core.edit.AlignEdits;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.MouthLevels;
 import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.shot.Cue;
@@ -25,6 +28,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -53,17 +58,17 @@ public final class TracedShot {
     private static final double HAND_WAVER_PX = 1.4;
     private static final double HAND_STEADY_PX = 0.5;
 
-    /** A word of the line, in seconds from the recording's start. */
-    public record Spoken(String text, double startSeconds, double endSeconds) {}
-
     private final Performance performance;
+
+    /** What the tea seller says. */
+    public static final String SCRIPT = "Seller: Careful now. It's hotter than it looks.";
 
     public TracedShot(Performance performance) {
         this.performance = performance;
     }
 
     /** The shot over a clip and a recording that lie at these places. */
-    public Shot make(Path clip, Reference reference, Path poses, Path line, List<Spoken> words) {
+    public Shot make(Path clip, Reference reference, Path poses, Path line, List<Word> words) {
         ShotSetup standard = ShotSetup.standard();
         Shot empty = Shot.empty("Kettle at Pier Nine", standard.withLength(Performance.FRAMES));
         String rough = empty.chalks().get(0).id();
@@ -85,25 +90,49 @@ public final class TracedShot {
                         SoundClip.of("sound-1", "kettle clip", clip.toString(), 0)
                                 .withFootage("footage-1"),
                         SoundClip.of("sound-2", "the line", line.toString(), lineStart)))
-                .withMouthPlace(new MouthPlace(mouth[0], mouth[1], mouth[2], true))
                 .withCues(List.of(
-                        new Cue("cue-1", "pour", Performance.POUR_START / 24.0),
-                        new Cue("cue-2", "clink", Performance.CLINK / 24.0),
-                        new Cue("cue-3", "set down", Performance.KETTLE_DOWN / 24.0)))
+                        cue("cue-1", "pour", Performance.POUR_START, Cue.Kind.OTHER, 1),
+                        cue("cue-2", "clink", Performance.CLINK, Cue.Kind.CLINK, 0),
+                        // Drawn too late on purpose: the sync list has something to say.
+                        cue("cue-3", "set down", Performance.KETTLE_DOWN, Cue.Kind.HIT, 5)))
                 .withGuides(List.of(counter()))
                 .withMarks(Stream.concat(marks(KEYS, Mark.Kind.KEY), marks(BREAKDOWNS, Mark.Kind.BREAKDOWN))
                         .toList());
-        for (int i = 0; i < words.size(); i++) {
-            Spoken word = words.get(i);
-            shot = SpeechEdits.addWord(new Word(
-                            "word-" + (i + 1),
-                            word.text(),
-                            lineStart + word.startSeconds(),
-                            lineStart + word.endSeconds()))
-                    .change()
-                    .apply(shot);
+        return speaking(shot, words, new MouthPlace(mouth[0], mouth[1], mouth[2], false));
+    }
+
+    /** With the line's words, and its mouths on a level on which they follow the head. */
+    private Shot speaking(Shot silent, List<Word> words, MouthPlace place) {
+        List<Edit> edits = List.of(
+                SpeechEdits.script(SCRIPT),
+                AlignEdits.place(words, 0, silent.setup().seconds(), Optional.empty()),
+                MouthLevels.make(place),
+                MouthLevels.follow(IntStream.range(0, Performance.FRAMES)
+                        .mapToObj(frame -> onHead(frame, place, silent.setup()))
+                        .toList()));
+        Shot shot = silent;
+        for (Edit edit : edits) {
+            shot = edit.change().apply(shot);
         }
         return shot;
+    }
+
+    /** Where the mouth drawn for one frame is on another. */
+    private Placement onHead(int frame, MouthPlace place, ShotSetup setup) {
+        double[] here = new Tracing(performance.at(frame), frame).mouth();
+        double scale = here[2] / place.width();
+        double middleX = setup.size().width() / 2.0;
+        double middleY = setup.size().height() / 2.0;
+        return Placement.AS_IS
+                .withScale(scale)
+                .withPosition(
+                        here[0] - middleX - scale * (place.x() - middleX),
+                        here[1] - middleY - scale * (place.y() - middleY));
+    }
+
+    private static Cue cue(String id, String name, int frame, Cue.Kind kind, int drawnLater) {
+        Cue.Tie tie = new Cue.Tie(Optional.empty(), frame + drawnLater, 0);
+        return new Cue(id, name, frame / 24.0, kind, Optional.of(tie));
     }
 
     /** Where the cup and the kettle stand. */

@@ -93,7 +93,10 @@ final class ShotJson {
                 .put("muted", clip.muted())
                 .put("headSeconds", clip.trim().headSeconds())
                 .put("tailSeconds", clip.trim().tailSeconds())
-                .put("footage", clip.footage()));
+                .put("footage", clip.footage())
+                .put("fadeInSeconds", clip.fade().inSeconds())
+                .put("fadeOutSeconds", clip.fade().outSeconds())
+                .put("solo", clip.solo()));
         SpeechJson.write(shot.speech(), root);
         each(root, "cues", shot.cues(), (cue, to) -> to.put("id", cue.id())
                 .put("name", cue.name())
@@ -155,7 +158,11 @@ final class ShotJson {
                         f.has("headSeconds")
                                 ? new SoundClip.Trim(f.number("headSeconds"), f.number("tailSeconds"))
                                 : SoundClip.Trim.NONE,
-                        f.has("footage") ? f.text("footage") : "")));
+                        f.has("footage") ? f.text("footage") : "",
+                        f.has("fadeInSeconds")
+                                ? new SoundClip.Fade(f.number("fadeInSeconds"), f.number("fadeOutSeconds"))
+                                : SoundClip.Fade.NONE,
+                        f.has("solo") && f.flag("solo"))));
         List<Cycle> cycles = fields.has("cycles")
                 ? fields.list(
                         "cycles",

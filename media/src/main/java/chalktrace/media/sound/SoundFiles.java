@@ -1,11 +1,16 @@
 package chalktrace.media.sound;
 
 import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.sound.ShotMix;
+import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.codec.SoundDecoder;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.CancellationException;
 import javax.sound.sampled.AudioFileFormat;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioInputStream;
@@ -49,6 +54,74 @@ public final class SoundFiles {
         }
         try (AudioInputStream stream = new AudioInputStream(new ByteArrayInputStream(bytes), format, sound.length())) {
             AudioSystem.write(stream, AudioFileFormat.Type.WAVE, file.toFile());
+        }
+    }
+
+    /**
+     * Writes the mix of a shot as 16-bit stereo WAV, from the shot's first frame on.
+     *
+     * @param count of moments
+     * @param progress is told how many are done, and says whether to go on
+     * @throws CancellationException when it does not go on; no file is left then
+     */
+    public static void writeWav(ShotMix mix, long count, Path file, Progress progress) throws IOException {
+        AudioFormat format = new AudioFormat(ShotMix.SAMPLE_RATE, 16, ShotMix.CHANNELS, true, false);
+        try (AudioInputStream stream = new AudioInputStream(new MixBytes(mix, count, progress), format, count)) {
+            AudioSystem.write(stream, AudioFileFormat.Type.WAVE, file.toFile());
+        } catch (CancellationException e) {
+            Files.deleteIfExists(file);
+            throw e;
+        }
+    }
+
+    /** The mix as the bytes of its samples, rendered as they are asked for. */
+    private static final class MixBytes extends InputStream {
+
+        private static final int CHUNK = 1 << 15;
+
+        private final ShotMix mix;
+        private final long count;
+        private final Progress progress;
+        private byte[] bytes = new byte[0];
+        private int at;
+        private long done;
+
+        MixBytes(ShotMix mix, long count, Progress progress) {
+            this.mix = mix;
+            this.count = count;
+            this.progress = progress;
+        }
+
+        @Override
+        public int read() {
+            byte[] one = new byte[1];
+            return read(one, 0, 1) < 0 ? -1 : one[0] & 0xFF;
+        }
+
+        @Override
+        public int read(byte[] to, int offset, int length) {
+            if (at == bytes.length) {
+                if (done >= count) {
+                    return -1;
+                }
+                if (!progress.at((int) (done / CHUNK), (int) (count / CHUNK) + 1)) {
+                    throw new CancellationException();
+                }
+                int chunk = (int) Math.min(CHUNK, count - done);
+                float[] samples = mix.render(done, chunk);
+                bytes = new byte[2 * samples.length];
+                for (int i = 0; i < samples.length; i++) {
+                    int sample = Math.round(samples[i] * Short.MAX_VALUE);
+                    bytes[2 * i] = (byte) sample;
+                    bytes[2 * i + 1] = (byte) (sample >> 8);
+                }
+                done += chunk;
+                at = 0;
+            }
+            int some = Math.min(length, bytes.length - at);
+            System.arraycopy(bytes, at, to, offset, some);
+            at += some;
+            return some;
         }
     }
 }

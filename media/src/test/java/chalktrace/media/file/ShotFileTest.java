@@ -147,7 +147,9 @@ class ShotFileTest {
                         -6,
                         true,
                         new SoundClip.Trim(0.25, 0.5),
-                        "footage-1")))
+                        "footage-1",
+                        new SoundClip.Fade(0.125, 0.75),
+                        true)))
                 .withMouthPlace(new MouthPlace(100.5, 60, 24, true))
                 .withCues(List.of(new Cue("cue-1", "clink", 1.25)))
                 .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(6, Mark.Kind.BREAKDOWN)));

@@ -6,6 +6,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.tray.sound.SoundCard;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;

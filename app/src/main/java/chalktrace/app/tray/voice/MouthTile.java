@@ -25,16 +25,17 @@ final class MouthTile extends Button {
 
     private final String shape;
 
-    MouthTile(MouthShape shape, Runnable chosen) {
+    /** @param phones for which it stands */
+    MouthTile(MouthShape shape, String sounds, List<String> phones, Runnable chosen) {
         this.shape = shape.id();
         getStyleClass().setAll("mouth-tile");
-        setText(shape.sounds());
+        setText(sounds);
         setContentDisplay(ContentDisplay.TOP);
         setGraphic(new ImageView(picture(shape)));
         setGraphicTextGap(0);
         setFocusTraversable(false);
-        setAccessibleText("mouth " + shape.sounds());
-        setTooltip(new Tooltip("show this mouth at the gate"));
+        setAccessibleText("mouth " + sounds);
+        setTooltip(new Tooltip("show this mouth at the gate; it stands for " + String.join(" ", phones)));
         setOnAction(event -> chosen.run());
     }
 

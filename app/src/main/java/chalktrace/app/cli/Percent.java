@@ -1,12 +1,12 @@
 package chalktrace.app.cli;
 
 /** Says on standard error how far long work is, but not into files and pipes. */
-final class Progress {
+final class Percent {
 
     private final boolean shown;
     private int last = -1;
 
-    Progress(Answer answer) {
+    Percent(Answer answer) {
         shown = !answer.json && System.console() != null;
     }
 

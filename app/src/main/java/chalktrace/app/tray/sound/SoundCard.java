@@ -1,4 +1,4 @@
-package chalktrace.app.tray.gather;
+package chalktrace.app.tray.sound;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
@@ -8,19 +8,25 @@ import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.SoundEdits;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.SoundClip.Fade;
 import chalktrace.core.shot.SoundClip.Trim;
 import chalktrace.core.sound.Peaks;
+import chalktrace.core.sound.ShotMix;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** One sound: how long it is, where it starts, how loud it is. */
-final class SoundCard extends VBox {
+/** One sound: how long it is, where it starts, how loud it is, how it comes and goes. */
+public final class SoundCard extends VBox {
+
+    private static final double SAMPLE = 1.0 / ShotMix.SAMPLE_RATE;
 
     private final Session session;
     private final Label name = new Label();
@@ -31,10 +37,13 @@ final class SoundCard extends VBox {
     private final ValueSlider start;
     private final ValueSlider head;
     private final ValueSlider tail;
+    private final ValueSlider fadeIn;
+    private final ValueSlider fadeOut;
+    private final ToggleButton solo;
     private final Button detach;
     private String file = "";
 
-    SoundCard(Session session, FileChoice files, String id) {
+    public SoundCard(Session session, FileChoice files, String id) {
         this.session = session;
         getStyleClass().add("card");
         name.getStyleClass().add("strong");
@@ -64,13 +73,36 @@ final class SoundCard extends VBox {
                 600,
                 3,
                 value -> change(id, "trim", c -> c.withTrim(new Trim(c.trim().headSeconds(), value))));
+        fadeIn = new ValueSlider(
+                "fades in s",
+                0,
+                10,
+                3,
+                value -> change(
+                        id, "fade", c -> c.withFade(new Fade(value, c.fade().outSeconds()))));
+        fadeOut = new ValueSlider(
+                "fades out s",
+                0,
+                10,
+                3,
+                value -> change(id, "fade", c -> c.withFade(new Fade(c.fade().inSeconds(), value))));
+        solo = Buttons.toggle("alone", "hear this sound alone, with others of which that is said");
+        solo.setOnAction(event -> change(id, "hear alone", c -> c.withSolo(solo.isSelected())));
+        Button split = Buttons.words("split at the gate", "two sounds that can go their own ways", () -> split(id));
+        HBox moves = new HBox(
+                4,
+                solo,
+                Buttons.words("-1 sample", "a forty-eight-thousandth of a second earlier", () -> nudge(id, -SAMPLE)),
+                Buttons.words("+1", "a sample later", () -> nudge(id, SAMPLE)),
+                Buttons.words("-1 frame", "a frame earlier", () -> nudge(id, -frame())),
+                Buttons.words("+1", "a frame later", () -> nudge(id, frame())));
         detach = Buttons.edged(
                 Icons.DETACH, "Let it go its own way", () -> session.document().apply(ReferenceEdits.detach(id)));
         detach.setId("detach-sound");
-        getChildren().addAll(titleRow, facts, find, gain, start, head, tail, detach);
+        getChildren().addAll(titleRow, facts, find, gain, start, moves, head, tail, fadeIn, fadeOut, split, detach);
     }
 
-    void show(SoundClip clip) {
+    public void show(SoundClip clip) {
         file = clip.file();
         name.setText(clip.name());
         mute.setGraphic(Theme.icon(clip.muted() ? Icons.MUTED : Icons.AUDIBLE));
@@ -102,8 +134,25 @@ final class SoundCard extends VBox {
         start.show(clip.startSeconds());
         head.show(clip.trim().headSeconds());
         tail.show(clip.trim().tailSeconds());
+        fadeIn.show(clip.fade().inSeconds());
+        fadeOut.show(clip.fade().outSeconds());
+        solo.setSelected(clip.solo());
         detach.setVisible(clip.isAttached());
         detach.setManaged(clip.isAttached());
+    }
+
+    private double frame() {
+        return session.shot().setup().rate().seconds(1);
+    }
+
+    private void split(String id) {
+        double gate = session.shot().setup().rate().seconds(session.transport().frame());
+        session.shot().sound(id).flatMap(session.sounds()::of).ifPresent(pcm -> session.document()
+                .apply(SoundEdits.split(id, gate, pcm.seconds())));
+    }
+
+    private void nudge(String id, double seconds) {
+        change(id, "move", clip -> clip.withStart(clip.startSeconds() + seconds));
     }
 
     private void change(String id, String what, UnaryOperator<SoundClip> change) {

@@ -1,0 +1,269 @@
+package chalktrace.app.tray.voice;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Fold;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.session.Selection.Item;
+import chalktrace.app.session.Session;
+import chalktrace.core.check.SyncReport;
+import chalktrace.core.edit.CueEdits;
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.sound.Onsets;
+import chalktrace.core.sound.Tempo;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** Cues, those that could be, and how well each meets what it is tied to. */
+final class CueRows extends VBox {
+
+    private final Session session;
+    private final VBox list = new VBox(2);
+    private final VBox found = new VBox(4);
+    private final VBox chosen = new VBox(6);
+    private final ValueSlider strength;
+    private final TextField name = new TextField();
+    private final ComboBox<Cue.Kind> kind = new ComboBox<>();
+    private final NumberField lead = new NumberField("cue-lead", 0, this::typeLead);
+    private final Label foundWords = Rows.hint("");
+    private final Label tempoWords = Rows.hint("");
+
+    CueRows(Session session, Runnable typeCue) {
+        super(6);
+        this.session = session;
+        strength = new ValueSlider("stronger than", 0, 100, 0, v -> show()).previewing(v -> show());
+        strength.show(25);
+        Node find = Buttons.words(
+                "find what starts to sound", "steps, hits, clinks in the chosen sound", session.voicing()::findCues);
+        find.setId("find-cues");
+        Node keep = Buttons.words("keep these as cues", "all that are stronger", () -> session.voicing()
+                .keep(stronger(), Cue.Kind.OTHER));
+        keep.setId("keep-cues");
+        found.getChildren()
+                .addAll(
+                        foundWords,
+                        strength,
+                        new FlowPane(
+                                4, 4, keep, Buttons.words("drop", "none of them", session.voicing()::dropCandidates)));
+        chosenRows();
+        getChildren()
+                .addAll(
+                        Rows.section("Cues and sync"),
+                        list,
+                        chosen,
+                        new FlowPane(
+                                4,
+                                4,
+                                Buttons.words("cue at the gate (X)", "where the picture must meet a sound", typeCue),
+                                find),
+                        found,
+                        new Fold(
+                                "beat of music",
+                                false,
+                                Buttons.words("find the beat", "of the chosen sound", session.voicing()::findTempo),
+                                tempoWords,
+                                Buttons.words("cues on the beats", "from the first to the shot's end", this::beats)));
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shotProperty(),
+                session.selection().itemProperty(),
+                session.voicing().candidatesProperty(),
+                session.voicing().tempoProperty());
+    }
+
+    private void chosenRows() {
+        name.setId("cue-name");
+        name.getStyleClass().add("part-field");
+        name.setOnAction(event ->
+                change("rename a cue", cue -> cue.withName(name.getText().strip())));
+        kind.getItems().setAll(Cue.Kind.values());
+        kind.setFocusTraversable(false);
+        kind.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Cue.Kind value) {
+                return value == null ? "" : value.name().toLowerCase(Locale.ROOT);
+            }
+
+            @Override
+            public Cue.Kind fromString(String text) {
+                return kind.getValue();
+            }
+        });
+        kind.setOnAction(event -> cue().filter(cue -> kind.getValue() != null && cue.kind() != kind.getValue())
+                .ifPresent(cue -> change("kind of a cue", c -> c.withKind(kind.getValue()))));
+        lead.setPrefWidth(48);
+        lead.setMinWidth(48);
+        HBox leadRow = new HBox(6, Rows.quiet("sounds"), lead, Rows.quiet("frames early"));
+        leadRow.setAlignment(Pos.CENTER_LEFT);
+        Node tieLevel = Buttons.words(
+                "drawing at the gate",
+                "of the current level",
+                () -> tie(Optional.ofNullable(session.selection().level())));
+        tieLevel.setId("tie-drawing");
+        Node tieMark = Buttons.words("frame at the gate", "its mark, or the frame itself", () -> tie(Optional.empty()));
+        Node moveSound = Buttons.words("move the sound", "to meet the picture", () -> cue().ifPresent(
+                        cue -> session.voicing().moveSound(cue.id())));
+        moveSound.setId("sync-sound");
+        Node movePicture = Buttons.words("move the picture", "to the frame that meets the sound", () -> cue().ifPresent(
+                        cue -> session.document().apply(CueEdits.movePicture(cue.id()))));
+        movePicture.setId("sync-picture");
+        chosen.getChildren()
+                .addAll(
+                        new HBox(6, name, kind),
+                        new FlowPane(4, 4, Rows.quiet("tie to the"), tieLevel, tieMark),
+                        leadRow,
+                        new FlowPane(4, 4, moveSound, movePicture));
+    }
+
+    private Optional<Cue> cue() {
+        Item item = session.selection().itemProperty().get();
+        return session.shot().cues().stream()
+                .filter(cue -> new Item(Item.Kind.CUE, cue.id()).equals(item))
+                .findFirst();
+    }
+
+    private void change(String what, UnaryOperator<Cue> change) {
+        cue().ifPresent(cue -> session.document().apply(CueEdits.change(what, cue.id(), change)));
+    }
+
+    private void tie(Optional<String> level) {
+        cue().ifPresent(cue -> session.document()
+                .apply(CueEdits.tie(cue.id(), level, session.transport().frame())));
+    }
+
+    private void typeLead() {
+        cue().ifPresent(cue -> {
+            try {
+                session.document().apply(CueEdits.lead(cue.id(), lead.value()));
+            } catch (IllegalArgumentException e) {
+                session.notices().problem(e.getMessage());
+            }
+        });
+    }
+
+    private List<Onsets.Onset> stronger() {
+        return session.voicing().candidatesProperty().get().stream()
+                .filter(onset -> 100 * onset.strength() >= strength.value())
+                .toList();
+    }
+
+    private void beats() {
+        Tempo tempo = session.voicing().tempoProperty().get();
+        if (tempo == null) {
+            session.notices().problem("Find the beat first.");
+            return;
+        }
+        session.document()
+                .apply(CueEdits.beats(
+                        "beat",
+                        Math.max(0, tempo.firstSeconds()),
+                        tempo.secondsPerBeat(),
+                        session.shot().setup().seconds()));
+    }
+
+    private void show() {
+        Shot shot = session.shot();
+        Map<String, SyncReport.Row> rows = SyncReport.of(shot).stream()
+                .collect(Collectors.toMap(row -> row.cue().id(), row -> row));
+        list.getChildren()
+                .setAll(shot.cues().stream()
+                        .map(cue -> row(cue, rows.get(cue.id())))
+                        .toList());
+        if (shot.cues().isEmpty()) {
+            list.getChildren().add(Rows.hint("Press X where the picture must meet a sound."));
+        }
+        Optional<Cue> cue = cue();
+        chosen.setVisible(cue.isPresent());
+        chosen.setManaged(cue.isPresent());
+        cue.ifPresent(c -> {
+            if (!name.isFocused()) {
+                name.setText(c.name());
+            }
+            kind.setValue(c.kind());
+            lead.set(c.tie().map(Cue.Tie::leadFrames).orElse(0.0));
+            lead.setDisable(c.tie().isEmpty());
+        });
+        int all = session.voicing().candidatesProperty().get().size();
+        found.setVisible(all > 0);
+        found.setManaged(all > 0);
+        foundWords.setText(all + " found, " + stronger().size() + " of them stronger. On the lane a click keeps one.");
+        Tempo tempo = session.voicing().tempoProperty().get();
+        tempoWords.setText(
+                tempo == null
+                        ? ""
+                        : String.format(
+                                Locale.ROOT,
+                                "%.2f beats a minute: %.2f frames a beat, the first at %.3f s.",
+                                tempo.beatsPerMinute(),
+                                tempo.secondsPerBeat() * shot.setup().rate().framesPerSecond(),
+                                tempo.firstSeconds()));
+    }
+
+    private Node row(Cue cue, SyncReport.Row sync) {
+        ShotSetup setup = session.shot().setup();
+        int frame = setup.rate().nearestFrame(cue.seconds());
+        Item item = new Item(Item.Kind.CUE, cue.id());
+        Label verdict =
+                new Label(sync == null ? "not tied" : sync.verdict().name().toLowerCase(Locale.ROOT));
+        verdict.getStyleClass().add(sync == null ? "quiet" : style(sync.verdict()));
+        VBox text = new VBox(new HBox(new Label(cue.name()), Rows.space(), verdict));
+        if (sync != null) {
+            text.getChildren().add(Rows.quiet(words(sync)));
+        }
+        HBox.setHgrow(text, Priority.ALWAYS);
+        HBox row = Rows.row(
+                () -> {
+                    session.selection().itemProperty().set(item);
+                    session.transport().go(frame);
+                },
+                Rows.number(String.format(Locale.ROOT, "%4d", setup.number(frame))),
+                text);
+        row.setAccessibleText(cue.name() + ", " + verdict.getText());
+        if (item.equals(session.selection().itemProperty().get())) {
+            row.getStyleClass().add("current");
+        }
+        return row;
+    }
+
+    private String words(SyncReport.Row sync) {
+        double frames = sync.differenceSeconds() * session.shot().setup().rate().framesPerSecond();
+        long millis = Math.round(sync.millis());
+        int drawn = session.shot().setup().number(sync.tie().frame());
+        return millis == 0
+                ? "meets frame " + drawn
+                : String.format(
+                        Locale.ROOT,
+                        "%d ms, %.1f frames %s for %d",
+                        Math.abs(millis),
+                        Math.abs(frames),
+                        millis < 0 ? "early" : "late",
+                        drawn);
+    }
+
+    private static String style(SyncReport.Verdict verdict) {
+        return switch (verdict) {
+            case GOOD -> "good";
+            case NOTICED -> "noticed";
+            case OFF -> "bad";
+        };
+    }
+}

@@ -1,0 +1,315 @@
+package chalktrace.app.tray.voice;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Fold;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.session.FileChoice;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.Timing;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.MouthLevels;
+import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.shot.MouthChart;
+import chalktrace.core.shot.MouthChart.Side;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.MouthRules;
+import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Phone;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Speech;
+import chalktrace.core.speech.ShippedMouths;
+import chalktrace.core.time.FrameRange;
+import chalktrace.media.file.MouthFiles;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.TilePane;
+import javafx.scene.layout.VBox;
+
+/** The mouth chart as pictures, the rules by which mouths follow sounds, and the level on which they are drawn. */
+final class MouthRows extends VBox {
+
+    private final Session session;
+    private final FileChoice files;
+    private final TilePane chart = new TilePane(4, 4);
+    private final List<MouthTile> mouths = new ArrayList<>();
+    private final CheckBox showMouths = new CheckBox("show mouths on the board");
+    private final Button level;
+    private final Label chartName = Rows.hint("");
+    private final ComboBox<String> phone = new ComboBox<>();
+    private final ComboBox<String> phoneMouth = new ComboBox<>();
+    private final ValueSlider lead;
+    private final ValueSlider least;
+    private final ValueSlider rest;
+    private final ValueSlider ahead;
+    private final CheckBox twos = new CheckBox("on twos");
+    private final CheckBox opened = new CheckBox("loud vowels open wider");
+    private final TextField part = new TextField();
+    private MouthChart shown;
+
+    MouthRows(Session session, FileChoice files) {
+        super(6);
+        this.session = session;
+        this.files = files;
+        chart.setPrefColumns(3);
+        showMouths.setFocusTraversable(false);
+        showMouths.setOnAction(
+                event -> session.document().apply(SpeechEdits.placeMouths(place(showMouths.isSelected()))));
+        level = Buttons.edged(
+                Icons.ADD, "Put them on a level", () -> session.document().apply(MouthLevels.make(place(false))));
+        level.setId("mouth-level");
+        lead = rule(
+                "earlier ms",
+                0,
+                MouthRules.MOST_LEAD_MILLIS,
+                (r, v) -> new MouthRules(
+                        v, r.leastMillis(), r.restMillis(), r.roundAheadMillis(), r.every(), r.opened()));
+        least = rule(
+                "held ms",
+                0,
+                250,
+                (r, v) ->
+                        new MouthRules(r.leadMillis(), v, r.restMillis(), r.roundAheadMillis(), r.every(), r.opened()));
+        rest = rule(
+                "rests after",
+                0,
+                1000,
+                (r, v) -> new MouthRules(
+                        r.leadMillis(), r.leastMillis(), v, r.roundAheadMillis(), r.every(), r.opened()));
+        ahead = rule(
+                "rounds ahead",
+                0,
+                300,
+                (r, v) -> new MouthRules(r.leadMillis(), r.leastMillis(), r.restMillis(), v, r.every(), r.opened()));
+        twos.setFocusTraversable(false);
+        twos.setOnAction(event -> rules(r -> new MouthRules(
+                r.leadMillis(),
+                r.leastMillis(),
+                r.restMillis(),
+                r.roundAheadMillis(),
+                twos.isSelected() ? 2 : 1,
+                r.opened())));
+        opened.setFocusTraversable(false);
+        opened.setOnAction(event -> rules(r -> new MouthRules(
+                r.leadMillis(),
+                r.leastMillis(),
+                r.restMillis(),
+                r.roundAheadMillis(),
+                r.every(),
+                opened.isSelected())));
+        getChildren()
+                .addAll(
+                        Rows.section("Mouth at the gate"),
+                        chart,
+                        new FlowPane(
+                                4,
+                                4,
+                                Buttons.words(
+                                        "from the words again",
+                                        "the mouth at the gate follows the words again",
+                                        this::release)),
+                        showMouths,
+                        level,
+                        new Fold("mouth level", false, levelRows()),
+                        new Fold("chart and rules", false, chartRows()));
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shotProperty(),
+                session.transport().frameProperty());
+    }
+
+    private Node levelRows() {
+        part.setId("mouth-part");
+        part.setPromptText("part, such as head; empty: all");
+        part.setFocusTraversable(false);
+        part.getStyleClass().add("part-field");
+        VBox rows = new VBox(
+                6,
+                Rows.quiet("from the gate on, or in the chosen span, seen from"),
+                new FlowPane(
+                        4,
+                        4,
+                        side("the front", Side.FRONT),
+                        side("three quarters", Side.THREE_QUARTER),
+                        side("the side", Side.SIDE)),
+                Rows.quiet("follow what the current level draws"),
+                part,
+                Buttons.words(
+                        "follow it",
+                        "mouths move, turn and grow with that part, as at the gate",
+                        () -> session.voicing()
+                                .followPart(
+                                        String.valueOf(session.selection().level()),
+                                        part.getText().strip())),
+                Rows.hint("The level is drawn, moved and retimed as any other. What is changed there stays"
+                        + " when the line is aligned again."));
+        return rows;
+    }
+
+    private Node side(String name, Side side) {
+        return Buttons.words(name, "mouths drawn as seen from there", () -> {
+            Timing.Span span = session.timing().spanProperty().get();
+            int gate = session.transport().frame();
+            FrameRange frames = span != null
+                    ? span.frames()
+                    : new FrameRange(gate, session.shot().setup().length());
+            session.document().apply(MouthLevels.turn(frames, side));
+        });
+    }
+
+    private Node chartRows() {
+        phone.getItems().setAll(Phone.SYMBOLS);
+        phone.setFocusTraversable(false);
+        phoneMouth.setFocusTraversable(false);
+        phone.setOnAction(event -> Optional.ofNullable(phone.getValue())
+                .ifPresent(symbol -> phoneMouth.setValue(
+                        session.shot().speech().chart().mouthOf(symbol).id())));
+        HBox gives = new HBox(4, phone, phoneMouth, Buttons.words("give", "this sound is shown by that mouth", () -> {
+            if (phone.getValue() != null && phoneMouth.getValue() != null) {
+                chart("give a sound to a mouth", c -> c.giving(phone.getValue(), phoneMouth.getValue()));
+            }
+        }));
+        gives.setAlignment(Pos.CENTER_LEFT);
+        return new VBox(
+                6,
+                chartName,
+                new FlowPane(
+                        4,
+                        4,
+                        Buttons.words(
+                                "ten mouths",
+                                "the larger shipped chart",
+                                () -> chart("ten mouths", c -> MouthChart.TEN)),
+                        Buttons.words("six", "the smaller one", () -> chart("six mouths", c -> MouthChart.SIX)),
+                        Buttons.words("take in\u2026", "a chart from a JSON file", this::takeIn),
+                        Buttons.words("write\u2026", "this chart as a JSON file", this::write)),
+                gives,
+                lead,
+                least,
+                rest,
+                ahead,
+                twos,
+                opened);
+    }
+
+    private ValueSlider rule(String name, int least, int most, BiFunction<MouthRules, Integer, MouthRules> with) {
+        return new ValueSlider(name, least, most, 0, value -> rules(r -> with.apply(r, (int) Math.round(value))));
+    }
+
+    private void rules(UnaryOperator<MouthRules> change) {
+        apply("mouth rules", speech -> speech.withRules(change.apply(speech.rules())));
+    }
+
+    private void chart(String name, UnaryOperator<MouthChart> change) {
+        apply(name, speech -> speech.withChart(change.apply(speech.chart())));
+    }
+
+    private void apply(String name, UnaryOperator<Speech> change) {
+        try {
+            session.document().apply(SpeechEdits.rules(name, change));
+        } catch (IllegalArgumentException e) {
+            session.notices().problem(e.getMessage());
+        }
+        show();
+    }
+
+    private void takeIn() {
+        files.openChart().ifPresent(file -> session.jobs()
+                .run(
+                        "take in a mouth chart",
+                        job -> MouthFiles.read(file),
+                        read -> chart("take in a mouth chart", c -> read),
+                        session.notices()::problem));
+    }
+
+    private void write() {
+        MouthChart chartNow = session.shot().speech().chart();
+        files.saveChart("mouths.json").ifPresent(file -> session.jobs()
+                .run(
+                        "write the mouth chart",
+                        job -> {
+                            MouthFiles.write(chartNow, file);
+                            return file;
+                        },
+                        written -> session.notices().say("Wrote " + written.getFileName() + "."),
+                        session.notices()::problem));
+    }
+
+    private void show() {
+        Shot shot = session.shot();
+        MouthChart now = shot.speech().chart();
+        if (!now.equals(shown)) {
+            shown = now;
+            mouths.clear();
+            for (MouthChart.Mouth mouth : now.mouths()) {
+                mouths.add(new MouthTile(
+                        ShippedMouths.shape(mouth.id()), mouth.sounds(), mouth.phones(), () -> setMouth(mouth.id())));
+            }
+            chart.getChildren().setAll(mouths);
+            phoneMouth
+                    .getItems()
+                    .setAll(now.mouths().stream().map(MouthChart.Mouth::id).toList());
+            chartName.setText("Chart: " + now.name() + ".");
+        }
+        int frame = session.transport().frame();
+        String here = MouthLevels.seen(shot).stream()
+                .filter(span -> span.range().contains(frame))
+                .findFirst()
+                .map(MouthSpan::shape)
+                .orElse("");
+        mouths.forEach(tile -> tile.setCurrent(tile.shape().equals(here)));
+        boolean onLevel = MouthLevels.find(shot).isPresent();
+        showMouths.setSelected(shot.mouthPlace().filter(MouthPlace::visible).isPresent());
+        showMouths.setVisible(!onLevel);
+        showMouths.setManaged(!onLevel);
+        level.setVisible(!onLevel);
+        level.setManaged(!onLevel);
+        MouthRules rules = shot.speech().rules();
+        lead.show(rules.leadMillis());
+        least.show(rules.leastMillis());
+        rest.show(rules.restMillis());
+        ahead.show(rules.roundAheadMillis());
+        twos.setSelected(rules.every() == 2);
+        opened.setSelected(rules.opened());
+    }
+
+    /** Sets the mouth by hand for as long as the one at the gate shows. */
+    private void setMouth(String shape) {
+        int frame = session.transport().frame();
+        FrameRange frames = session.shot()
+                .mouthAt(frame)
+                .map(MouthSpan::range)
+                .orElse(FrameRange.of(frame, session.view().holdFramesProperty().get()));
+        session.document().apply(SpeechEdits.setMouth(frames, shape));
+        if (session.shot().mouthPlace().isEmpty()) {
+            session.document().apply(SpeechEdits.placeMouths(place(true)));
+        }
+    }
+
+    private void release() {
+        session.shot().mouthAt(session.transport().frame()).ifPresent(span -> session.document()
+                .apply(SpeechEdits.releaseMouths(span.range())));
+    }
+
+    /** Where mouths are drawn: as before, or in the middle of a new shot. */
+    private MouthPlace place(boolean visible) {
+        double width = session.shot().setup().size().width();
+        double height = session.shot().setup().size().height();
+        MouthPlace place = session.shot().mouthPlace().orElse(new MouthPlace(width / 2, height / 2, width / 12, true));
+        return new MouthPlace(place.x(), place.y(), place.width(), visible);
+    }
+}

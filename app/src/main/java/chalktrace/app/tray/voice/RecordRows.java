@@ -1,0 +1,101 @@
+package chalktrace.app.tray.voice;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Recording;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.Transport;
+import chalktrace.app.theme.Icons;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Recording of a line, how loud it comes in, and how late sound is heard. */
+final class RecordRows extends VBox {
+
+    private static final double FAINTEST_DECIBELS = -60;
+
+    private final Session session;
+    private final Label state = Rows.hint("");
+    private final ProgressBar meter = new ProgressBar(0);
+    private final Button record;
+    private final NumberField countIn;
+    private final NumberField late;
+
+    RecordRows(Session session) {
+        super(6);
+        this.session = session;
+        Recording recording = session.recording();
+        record = Buttons.edged(Icons.RECORD, "Record at the gate", () -> {
+            if (recording.recordingProperty().get()) {
+                recording.stop();
+            } else {
+                recording.start();
+            }
+        });
+        record.setId("record");
+        countIn = new NumberField("count-in", recording.countInProperty().get(), this::typeCount);
+        countIn.setPrefWidth(48);
+        countIn.setMinWidth(48);
+        HBox count = new HBox(6, record, countIn, Rows.quiet("s count"));
+        count.setAlignment(Pos.CENTER_LEFT);
+        meter.setMaxWidth(Double.MAX_VALUE);
+        meter.setAccessibleText("how loud it comes in");
+        late = new NumberField(
+                "output-latency", session.transport().latencyMillisProperty().get(), this::typeLate);
+        HBox lateRow = new HBox(6, Rows.quiet("sound is heard late by ms"), late);
+        lateRow.setAlignment(Pos.CENTER_LEFT);
+        CheckBox pitch = new CheckBox("play slower and faster at the same pitch");
+        pitch.setFocusTraversable(false);
+        pitch.selectedProperty().bindBidirectional(session.transport().keepsPitchProperty());
+        CheckBox spectrum = new CheckBox("sound lanes as spectrogram");
+        spectrum.setId("spectrogram");
+        spectrum.setFocusTraversable(false);
+        spectrum.selectedProperty().bindBidirectional(session.view().spectrogramProperty());
+        getChildren().addAll(count, meter, state, spectrum, pitch, lateRow);
+        Refresh.on(
+                this,
+                this::show,
+                recording.recordingProperty(),
+                recording.levelProperty(),
+                recording.secondsProperty());
+    }
+
+    private void show() {
+        Recording recording = session.recording();
+        boolean on = recording.recordingProperty().get();
+        record.setText(on ? "Stop" : "Record at the gate");
+        double seconds = recording.secondsProperty().get();
+        state.setText(
+                !on
+                        ? ""
+                        : seconds < 0
+                                ? "starts in " + (int) Math.ceil(-seconds)
+                                : String.format(Locale.ROOT, "recording: %.1f s", seconds));
+        state.setVisible(on);
+        state.setManaged(on);
+        meter.setVisible(on);
+        meter.setManaged(on);
+        meter.setProgress(Math.max(0, Math.min(1, 1 - recording.levelProperty().get() / FAINTEST_DECIBELS)));
+    }
+
+    private void typeCount() {
+        int value = (int) Math.max(0, Math.min(10, countIn.value()));
+        countIn.set(value);
+        session.recording().countInProperty().set(value);
+    }
+
+    private void typeLate() {
+        double value = Math.max(0, Math.min(Transport.MOST_LATENCY_MILLIS, late.value()));
+        late.set(value);
+        session.transport().latencyMillisProperty().set(value);
+        session.preferences().setOutputLatencyMillis(value);
+    }
+}

@@ -1,0 +1,165 @@
+package chalktrace.app.tray.voice;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Jobs;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.Voicing;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.shot.SoundClip;
+import chalktrace.core.speech.Alignment;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.TextArea;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** The line as it was written, and what came of finding it in the recording. */
+final class ScriptRows extends VBox {
+
+    private final Session session;
+    private final TextArea script = new TextArea();
+    private final ComboBox<String> sound = new ComboBox<>();
+    private final Button align;
+    private final Button cancel;
+    private final ProgressBar progress = new ProgressBar();
+    private final Label report = Rows.hint("");
+
+    ScriptRows(Session session) {
+        super(6);
+        this.session = session;
+        script.setId("script");
+        script.setPromptText("Paste the line as it is spoken. \"Name: ...\" says who speaks; [asides] are left out.");
+        script.setWrapText(true);
+        script.setPrefRowCount(3);
+        script.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused) {
+                keepScript();
+            }
+        });
+        sound.setId("voice-sound");
+        sound.setFocusTraversable(false);
+        sound.setMaxWidth(Double.MAX_VALUE);
+        sound.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(String id) {
+                return id == null
+                        ? ""
+                        : session.shot().sound(id).map(SoundClip::name).orElse(id);
+            }
+
+            @Override
+            public String fromString(String text) {
+                return sound.getValue();
+            }
+        });
+        sound.setOnAction(event -> {
+            if (sound.getValue() != null) {
+                session.voicing().voiceProperty().set(sound.getValue());
+            }
+        });
+        align = Buttons.edged(Icons.SPEECH, "Align with the sound", this::align);
+        align.setId("align");
+        cancel = Buttons.icon(Icons.REMOVE, "stop aligning", () -> Optional.ofNullable(
+                        session.voicing().aligningProperty().get())
+                .ifPresent(Jobs.Job::cancel));
+        progress.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(progress, Priority.ALWAYS);
+        HBox running = new HBox(6, progress, cancel);
+        running.setAlignment(Pos.CENTER_LEFT);
+        running.visibleProperty().bind(session.voicing().aligningProperty().isNotNull());
+        running.managedProperty().bind(running.visibleProperty());
+        align.disableProperty().bind(session.voicing().aligningProperty().isNotNull());
+        Node noScript = Buttons.words(
+                "find speech without a script",
+                "a word for each stretch of speech, to be named",
+                session.voicing()::findSpeech);
+        noScript.setId("find-speech");
+        report.setId("align-report");
+        getChildren()
+                .addAll(
+                        script,
+                        sound,
+                        align,
+                        running,
+                        report,
+                        new FlowPane(
+                                4,
+                                4,
+                                noScript,
+                                Buttons.words(
+                                        "cut the sound to the voice",
+                                        "leave out breath and room noise before the first voice",
+                                        session.voicing()::cutToVoice)));
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shotProperty(),
+                session.voicing().reportProperty(),
+                session.voicing().voiceProperty(),
+                session.voicing().aligningProperty());
+    }
+
+    private void keepScript() {
+        if (!script.getText().equals(session.shot().speech().script())) {
+            session.document().apply(SpeechEdits.script(script.getText()));
+        }
+    }
+
+    private void align() {
+        keepScript();
+        session.voicing().align();
+    }
+
+    private void show() {
+        if (!script.isFocused()) {
+            script.setText(session.shot().speech().script());
+        }
+        List<String> ids = session.shot().sounds().stream().map(SoundClip::id).toList();
+        if (!sound.getItems().equals(ids)) {
+            sound.getItems().setAll(ids);
+        }
+        sound.setValue(session.voicing().voice().map(SoundClip::id).orElse(null));
+        sound.setDisable(ids.isEmpty());
+        Jobs.Job job = session.voicing().aligningProperty().get();
+        progress.progressProperty().unbind();
+        if (job != null) {
+            progress.progressProperty().bind(job.progressProperty());
+        }
+        report.setText(words(session.voicing().reportProperty().get()));
+        report.setVisible(!report.getText().isEmpty());
+        report.setManaged(report.isVisible());
+    }
+
+    private String words(Voicing.Report found) {
+        StringBuilder out = new StringBuilder();
+        if (!found.fits()) {
+            out.append("This does not sound like the script. Look whether it is the right one, or the right sound. ");
+        }
+        if (!found.missing().isEmpty()) {
+            out.append("Not said: ").append(String.join(", ", found.missing())).append(". ");
+        }
+        for (Alignment.Extra extra : found.extra()) {
+            ShotSetup setup = session.shot().setup();
+            out.append(
+                    extra.repeats() > 0
+                            ? "Said again: " + extra.repeats() + " words, from frame "
+                            : "Not in the script: speech from frame ");
+            out.append(setup.number(setup.rate().nearestFrame(extra.startSeconds())))
+                    .append(". ");
+        }
+        return out.toString().strip();
+    }
+}
