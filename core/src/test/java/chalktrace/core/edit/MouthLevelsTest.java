@@ -1,0 +1,150 @@
+package chalktrace.core.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.core.between.PartMotion;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelStyle;
+import chalktrace.core.shot.MouthChart;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Word;
+import chalktrace.core.stroke.Stroke;
+import chalktrace.core.testing.Shots;
+import chalktrace.core.time.FrameRange;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.assertj.core.groups.Tuple;
+import org.junit.jupiter.api.Test;
+
+class MouthLevelsTest {
+
+    private static final MouthPlace PLACE = new MouthPlace(400, 300, 60, true);
+
+    private static Shot after(Shot shot, Edit... edits) {
+        Shot out = shot;
+        for (Edit edit : edits) {
+            out = edit.change().apply(out);
+        }
+        return out;
+    }
+
+    private static Shot speaking() {
+        Word map = new Word("word-1", "map", 0.5, 1.1);
+        return after(Shots.empty(), SpeechEdits.addWord(map), MouthLevels.make(PLACE));
+    }
+
+    private static Level level(Shot shot) {
+        return MouthLevels.find(shot).orElseThrow();
+    }
+
+    private static String seenAt(Shot shot, int frame) {
+        return MouthLevels.seen(shot).stream()
+                .filter(span -> span.range().contains(frame))
+                .findFirst()
+                .map(MouthSpan::shape)
+                .orElse("");
+    }
+
+    @Test
+    void theLevelShowsTheMouthsAndHasThemFromThreeSides() {
+        Shot shot = speaking();
+        assertThat(level(shot).drawings()).hasSize(30);
+        assertThat(MouthLevels.seen(shot)).isEqualTo(shot.mouths());
+        int closed = MouthChart.TEN.drawing(MouthChart.CLOSED, MouthChart.Side.FRONT);
+        assertThat(level(shot).exposures().showing(closed)).hasSize(2);
+    }
+
+    @Test
+    void whatIsChangedOnTheLevelStaysWhenTheWordsAreSetAnew() {
+        Shot shot = speaking();
+        int round = MouthChart.TEN.drawing(MouthChart.ROUND, MouthChart.Side.FRONT);
+        Shot edited = shot.withLevel(level(shot).id(), l -> l.with(l.exposures().with(Exposure.of(2, 3, round))));
+        Shot again = after(edited, SpeechEdits.changeWord("move", "word-1", w -> w.withTimes(0.6, 1.2)));
+        assertThat(seenAt(again, 3)).isEqualTo(MouthChart.ROUND);
+        assertThat(again.mouthAt(3)).matches(span -> span.orElseThrow().byHand());
+        assertThat(MouthLevels.seen(again)).isEqualTo(again.mouths());
+    }
+
+    @Test
+    void aDrawingOfTheArtistsOwnIsKeptToo() {
+        Shot shot = speaking();
+        Shot edited = shot.withLevel(level(shot).id(), l -> l.with(Drawing.empty(31))
+                .with(l.exposures().with(Exposure.of(2, 3, 31))));
+        Shot again = after(edited, SpeechEdits.changeWord("move", "word-1", w -> w.withTimes(0.6, 1.2)));
+        assertThat(level(again).exposures().at(3).map(Exposure::drawing)).hasValue(31);
+    }
+
+    @Test
+    void mouthsAreSeenFromAnotherSideAndFollowAHead() {
+        Shot shot = after(speaking(), MouthLevels.turn(FrameRange.of(12, 60), MouthChart.Side.SIDE));
+        assertThat(level(shot).exposures().at(14).orElseThrow().drawing()).isGreaterThan(20);
+        List<Placement> way = IntStream.range(0, shot.setup().length())
+                .mapToObj(f -> Placement.AS_IS.withPosition(f, 0))
+                .toList();
+        Shot moved = after(
+                shot, MouthLevels.follow(way), SpeechEdits.changeWord("move", "word-1", w -> w.withTimes(0.6, 1.2)));
+        assertThat(level(moved).exposures().at(20).map(run -> run.placement().x()))
+                .hasValue(20.0);
+        assertThat(level(moved).exposures().at(20).orElseThrow().drawing()).isGreaterThan(20);
+    }
+
+    @Test
+    void anotherChartGetsALevelOfItsOwnAndNothingIsLost() {
+        Shot shot = after(speaking(), SpeechEdits.rules("six", speech -> speech.withChart(MouthChart.SIX)));
+        assertThat(level(shot).drawings()).hasSize(18);
+        assertThat(shot.levels()).extracting(Level::name).contains("mouths, before");
+        assertThat(MouthLevels.seen(shot)).isEqualTo(shot.mouths());
+    }
+
+    @Test
+    void aDrawnHeadThatTurnsAndGrowsIsFollowed() {
+        Stroke ear = Shots.line(0, 0, 100, 0);
+        Stroke nose = Shots.line(0, 0, 30, 60);
+        AffineTransform move = AffineTransform.getTranslateInstance(50, 20);
+        move.rotate(Math.toRadians(30));
+        move.scale(1.5, 1.5);
+        List<Stroke> moved = Stream.of(ear, nose)
+                .map(stroke -> stroke.withCurve(stroke.curve().transformed(move)))
+                .toList();
+        Level head = new Level(
+                "level-1",
+                "head",
+                true,
+                false,
+                1,
+                LevelStyle.ROUGH,
+                List.of(new Drawing(1, List.of(ear, nose)), new Drawing(2, moved)),
+                Exposures.of(Exposure.of(0, 5, 1), Exposure.of(5, 5, 2)));
+        List<Placement> way = PartMotion.follow(head, "", 0, 10, 960, 540).orElseThrow();
+        assertThat(way.get(2).transform(960, 540).transform(new Point2D.Double(30, 60), null))
+                .matches(p -> p.distance(30, 60) < 0.5);
+        Point2D expected = move.transform(new Point2D.Double(30, 60), null);
+        assertThat(way.get(7).transform(960, 540).transform(new Point2D.Double(30, 60), null))
+                .matches(p -> p.distance(expected) < 0.5);
+        assertThat(way.get(7).degrees()).isCloseTo(30, within(0.1));
+    }
+
+    @Test
+    void wordsAreSplitJoinedAndPinned() {
+        Shot shot = after(Shots.empty(), SpeechEdits.addWord(new Word("word-1", "kettle", 1, 2)));
+        Shot split = after(shot, SpeechEdits.splitWord("word-1", 1.5));
+        assertThat(split.words()).extracting(Word::text).containsExactly("ket", "tle");
+        assertThat(after(split, SpeechEdits.joinWord("word-1")).words())
+                .extracting(Word::text, Word::startSeconds, Word::endSeconds)
+                .containsExactly(Tuple.tuple("ket tle", 1.0, 2.0));
+        Shot said = after(shot, SpeechEdits.say("kettle", List.of("K", "EH", "T", "AH", "L")));
+        assertThat(said.words().get(0).phones()).hasSize(5);
+        assertThat(said.words().get(0).withTimes(3, 5).phones().get(4).endSeconds())
+                .isCloseTo(5, within(1e-9));
+    }
+}
