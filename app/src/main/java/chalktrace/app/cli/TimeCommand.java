@@ -58,6 +58,9 @@ final class TimeCommand implements Callable<Integer> {
     @Parameters(paramLabel = "SHOT.chalk")
     Path file;
 
+    @Option(names = "--references", description = "With --onto-twos: stretch references along.")
+    boolean references;
+
     @ArgGroup(multiplicity = "1")
     What what;
 
@@ -109,7 +112,7 @@ final class TimeCommand implements Callable<Integer> {
                             .append('\n');
                 }
             }
-            return OntoTwos.apply(moves);
+            return OntoTwos.apply(moves, references);
         }
         if (what.missing != null) {
             ArrayNode list = document.putArray("missing");

@@ -40,6 +40,7 @@ public final class Timing {
     private final ObjectProperty<Span> span = new SimpleObjectProperty<>();
     private final BooleanProperty soundAlong = new SimpleBooleanProperty(true);
     private final BooleanProperty footageAlong = new SimpleBooleanProperty(true);
+    private final BooleanProperty referencesFollow = new SimpleBooleanProperty();
     private final ReadOnlyObjectWrapper<List<ExposureChecks.Finding>> findings = new ReadOnlyObjectWrapper<>(List.of());
     private boolean checking;
 
@@ -109,6 +110,11 @@ public final class Timing {
     /** Whether words, mouths, cues and sounds move along when frames of the whole shot come or go. */
     public BooleanProperty soundAlongProperty() {
         return soundAlong;
+    }
+
+    /** Whether references are stretched along when marks move onto a rhythm. */
+    public BooleanProperty referencesFollowProperty() {
+        return referencesFollow;
     }
 
     /** As {@link #soundAlongProperty}, for references. */
@@ -187,7 +193,7 @@ public final class Timing {
     }
 
     public void moveOnto(int every) {
-        apply(s -> OntoTwos.apply(OntoTwos.proposal(document.shot(), every)));
+        apply(s -> OntoTwos.apply(OntoTwos.proposal(document.shot(), every), referencesFollow.get()));
     }
 
     /** Makes empty drawings where the current level has none to start on a rhythm, within the span or the whole shot. */

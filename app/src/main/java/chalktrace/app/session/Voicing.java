@@ -318,6 +318,34 @@ public final class Voicing {
                 this::saidUnlessCancelled));
     }
 
+    /**
+     * Lays an effect so that its strongest start falls on the gate's frame, or earlier by a lead: a step on its contact.
+     *
+     * @param leadFrames how much earlier it is meant to sound
+     */
+    public void placeOnGate(String soundId, double leadFrames) {
+        Shot shot = document.shot();
+        Optional<SoundClip> clip = shot.sound(soundId);
+        Optional<PcmBuffer> pcm = clip.flatMap(sounds::of);
+        int gate = transport.frame();
+        if (pcm.isPresent()) {
+            jobs.run(
+                    "find where the sound starts",
+                    job -> Onsets.of(pcm.get(), done -> true).stream()
+                            .filter(onset ->
+                                    onset.seconds() >= clip.get().trim().headSeconds()
+                                            && onset.seconds()
+                                                    <= pcm.get().seconds()
+                                                            - clip.get().trim().tailSeconds())
+                            .max(Comparator.comparingDouble(Onsets.Onset::strength)),
+                    strongest -> strongest.ifPresentOrElse(
+                            onset -> document.apply(CueEdits.placeSound(clip.get(), onset.seconds(), gate, leadFrames)),
+                            () -> notices.problem(
+                                    "Nothing starts in " + clip.get().name() + ": it was not moved.")),
+                    notices::problem);
+        }
+    }
+
     /** Makes cues of some candidates; these are no candidates any more. */
     public void keep(List<Onsets.Onset> some, Cue.Kind kind) {
         String name = kind == Cue.Kind.OTHER ? "cue" : kind.name().toLowerCase(Locale.ROOT);

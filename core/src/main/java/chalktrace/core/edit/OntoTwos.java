@@ -2,8 +2,10 @@ package chalktrace.core.edit;
 
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.time.FrameMap;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
@@ -73,8 +75,12 @@ public final class OntoTwos {
                 .toList();
     }
 
-    /** Moves the marks, and with them what starts and ends between them, in proportion. Sounds stay. */
-    public static Edit apply(List<Move> moves) {
+    /**
+     * Moves the marks, and with them what starts and ends between them, in proportion. Sounds stay.
+     *
+     * @param references whether references are stretched along, so that each mark keeps its picture
+     */
+    public static Edit apply(List<Move> moves, boolean references) {
         return new Edit("move onto twos", shot -> {
             if (moves.isEmpty()) {
                 return shot;
@@ -85,7 +91,8 @@ public final class OntoTwos {
             map.putIfAbsent(
                     shot.setup().length(),
                     Math.max(shot.setup().length(), map.lastEntry().getValue() + 1));
-            return shot.withMarks(shot.marks().stream()
+            Shot out = references ? shot.withFootage(retimed(shot, map)) : shot;
+            return out.withMarks(shot.marks().stream()
                             .map(mark -> mark.withFrame(at(map, mark.frame())))
                             .toList())
                     .withLevels(shot.levels().stream()
@@ -94,6 +101,20 @@ public final class OntoTwos {
                                     : level.with(moved(level.exposures(), map)))
                             .toList());
         });
+    }
+
+    private static List<Footage> retimed(Shot shot, TreeMap<Integer, Integer> map) {
+        List<FrameMap.Knot> knots = new ArrayList<>();
+        map.forEach((was, frame) -> {
+            if (was < shot.setup().length()) {
+                knots.add(new FrameMap.Knot(frame, was));
+            }
+        });
+        FrameMap moved = new FrameMap(knots);
+        return shot.footage().stream()
+                .map(clip ->
+                        clip.isStill() ? clip : clip.withConform(clip.conform().retimed(moved)))
+                .toList();
     }
 
     private static Exposures moved(Exposures exposures, TreeMap<Integer, Integer> map) {

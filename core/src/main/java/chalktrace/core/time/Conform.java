@@ -11,11 +11,16 @@ import java.util.OptionalInt;
  * @param every take every n-th picture: 1 for all
  * @param pace how the source's time meets the shot's
  * @param speed with {@link Pace#KEEP_TIME}: 1 for the source's own speed, 2 for twice as fast
+ * @param retimed what moved the source along with drawings, in frames since its start; usually nothing
  */
-public record Conform(int startFrame, int firstPicture, int endPicture, int every, Pace pace, double speed) {
+public record Conform(
+        int startFrame, int firstPicture, int endPicture, int every, Pace pace, double speed, FrameMap retimed) {
 
     public static final double SLOWEST = 0.01;
     public static final double FASTEST = 100;
+
+    /** So much less than a whole frame is a whole one. */
+    private static final double HARDLY = 1e-6;
 
     /** How the source's time meets the shot's. */
     public enum Pace {
@@ -43,13 +48,31 @@ public record Conform(int startFrame, int firstPicture, int endPicture, int ever
         this(startFrame, firstPicture, endPicture, every, pace, 1);
     }
 
+    /** Moved along with nothing. */
+    public Conform(int startFrame, int firstPicture, int endPicture, int every, Pace pace, double speed) {
+        this(startFrame, firstPicture, endPicture, every, pace, speed, FrameMap.NONE);
+    }
+
     /** All pictures of a source from a shot frame on, at the source's own speed. */
     public static Conform whole(int startFrame, PictureTimes times) {
         return new Conform(startFrame, 0, times.count(), 1, times.count() == 1 ? Pace.HELD : Pace.KEEP_TIME);
     }
 
     public Conform withStartFrame(int frame) {
-        return new Conform(frame, firstPicture, endPicture, every, pace, speed);
+        return new Conform(frame, firstPicture, endPicture, every, pace, speed, retimed);
+    }
+
+    /**
+     * Moved along with drawings.
+     *
+     * @param moved where frames of the shot have come to
+     */
+    public Conform retimed(FrameMap moved) {
+        int start = (int) Math.round(moved.now(startFrame));
+        FrameMap sinceStart = new FrameMap(moved.knots().stream()
+                .map(knot -> new FrameMap.Knot(knot.frame() - start, knot.was() - startFrame))
+                .toList());
+        return new Conform(start, firstPicture, endPicture, every, pace, speed, retimed.then(sinceStart));
     }
 
     /** The picture that a shot frame shows; empty before the first and after the last. */
@@ -61,21 +84,31 @@ public record Conform(int startFrame, int firstPicture, int endPicture, int ever
         if (sinceStart < 0 || sinceStart >= frames(rate, times)) {
             return OptionalInt.empty();
         }
+        int last = Math.min(endPicture, times.count()) - 1;
+        double was = Math.max(0, retimed.was(sinceStart));
         return OptionalInt.of(
                 pace == Pace.PICTURE_FOR_FRAME
-                        ? firstPicture + sinceStart * every
-                        : nearestTaken(times.seconds(firstPicture) + rate.seconds(sinceStart) * speed, times));
+                        ? Math.min(
+                                last - (last - firstPicture) % every,
+                                firstPicture + (int) Math.floor(was + HARDLY) * every)
+                        : nearestTaken(
+                                times.seconds(firstPicture)
+                                        + (retimed.isNone() ? rate.seconds(sinceStart) : was / rate.framesPerSecond())
+                                                * speed,
+                                times));
     }
 
     /** How many shot frames the taken pictures fill; a held picture counts as one. */
     public int frames(FrameRate rate, PictureTimes times) {
         int last = Math.min(endPicture, times.count()) - 1;
-        return switch (pace) {
-            case HELD -> 1;
-            case PICTURE_FOR_FRAME -> (last - firstPicture) / every + 1;
-            case KEEP_TIME ->
-                Math.max(1, rate.nearestFrame((times.endSeconds(last) - times.seconds(firstPicture)) / speed));
-        };
+        int frames =
+                switch (pace) {
+                    case HELD -> 1;
+                    case PICTURE_FOR_FRAME -> (last - firstPicture) / every + 1;
+                    case KEEP_TIME ->
+                        Math.max(1, rate.nearestFrame((times.endSeconds(last) - times.seconds(firstPicture)) / speed));
+                };
+        return pace == Pace.HELD ? frames : (int) Math.max(1, Math.round(retimed.now(frames)));
     }
 
     private int nearestTaken(double seconds, PictureTimes times) {

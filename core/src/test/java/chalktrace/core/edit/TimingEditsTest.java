@@ -9,13 +9,18 @@ import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SpanExposures;
 import chalktrace.core.shot.Word;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class TimingEditsTest {
@@ -50,11 +55,45 @@ class TimingEditsTest {
         Shot shot = Shots.showing(Exposure.of(0, 4, 1), Exposure.of(4, 3, 2), Exposure.of(7, 5, 3))
                 .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(7, Mark.Kind.KEY), new Mark(11, Mark.Kind.KEY)))
                 .withCues(List.of(new Cue("cue-1", "clink", 0.3)));
-        Shot moved = OntoTwos.apply(OntoTwos.proposal(shot, 2)).change().apply(shot);
+        Shot moved = OntoTwos.apply(OntoTwos.proposal(shot, 2), false).change().apply(shot);
         assertThat(moved.marks()).extracting(Mark::frame).containsExactly(0, 8, 11);
         assertThat(Shots.level(moved).exposures().at(8).orElseThrow().drawing()).isEqualTo(3);
         assertThat(Shots.level(moved).exposures().at(7).orElseThrow().drawing()).isEqualTo(2);
         assertThat(moved.cues()).isEqualTo(shot.cues());
+    }
+
+    @Test
+    void eachMarkKeepsItsPictureOfAReferenceThatIsStretchedAlong() {
+        PictureTimes times = PictureTimes.even(FrameRate.FILM, 40);
+        for (Conform.Pace pace : List.of(Conform.Pace.KEEP_TIME, Conform.Pace.PICTURE_FOR_FRAME)) {
+            Conform conform = new Conform(2, 0, 40, 1, pace);
+            // The counts of a plan that moves onto odd frames, counted from 1: 1, 5, 8, 10, 12, 14, 19 (common
+            // practice).
+            Shot shot = Shots.showing(Exposure.of(0, 19, 1))
+                    .withFootage(List.of(Footage.of("footage-1", "clip", "/clip.mp4", conform)))
+                    .withMarks(Stream.of(0, 4, 7, 9, 11, 13, 18)
+                            .map(frame -> new Mark(frame, Mark.Kind.KEY))
+                            .toList());
+            List<OntoTwos.Move> moves = OntoTwos.proposal(shot, 2);
+            Shot moved = OntoTwos.apply(moves, true).change().apply(shot);
+            Conform after = moved.footage().get(0).conform();
+            for (OntoTwos.Move move : moves) {
+                assertThat(after.pictureAt(move.to(), FrameRate.FILM, times))
+                        .as("%s at %s", pace, move)
+                        .isEqualTo(conform.pictureAt(move.from(), FrameRate.FILM, times));
+            }
+            Shot again = OntoTwos.apply(
+                            moves.stream()
+                                    .map(move -> new OntoTwos.Move(move.to(), move.from()))
+                                    .toList(),
+                            true)
+                    .change()
+                    .apply(moved);
+            for (int frame = 0; frame < 40; frame++) {
+                assertThat(again.footage().get(0).conform().pictureAt(frame, FrameRate.FILM, times))
+                        .isEqualTo(conform.pictureAt(frame, FrameRate.FILM, times));
+            }
+        }
     }
 
     @Test

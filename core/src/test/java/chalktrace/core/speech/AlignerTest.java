@@ -68,6 +68,24 @@ class AlignerTest {
     }
 
     @Test
+    void wordsThatAreSaidAgainAreToldFromWordsThatAreMadeUp() {
+        // "Put the box, put the box under the bench ...": the first words of the recording stand in it twice.
+        PcmBuffer once = SpokenLines.sound("line3-slt");
+        int upTo = (int) (SpokenLines.words("line3-slt").get(2).endSeconds() * once.sampleRate());
+        float[] twice = new float[upTo + once.length()];
+        for (int i = 0; i < twice.length; i++) {
+            twice[i] = once.at(i < upTo ? i : i - upTo, 0);
+        }
+        Alignment found = align(new PcmBuffer(once.sampleRate(), 1, twice), SpokenLines.script("line3-slt"));
+        assertThat(found.words()).allMatch(AlignedWord::heard);
+        assertThat(found.extra()).anyMatch(extra -> extra.endSeconds() - extra.startSeconds() > 0.3);
+        assertThat(found.words().get(5).startSeconds())
+                .isCloseTo(
+                        SpokenLines.words("line3-slt").get(5).startSeconds() + upTo / (double) once.sampleRate(),
+                        within(FRAME));
+    }
+
+    @Test
     void aWrongScriptIsNoticed() {
         assertThat(align(SpokenLines.sound("line3-slt"), SpokenLines.script("line1-kal"))
                         .fits())

@@ -24,6 +24,7 @@ import chalktrace.core.shot.StillView;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PressureCurve;
 import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameMap;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -297,7 +298,10 @@ final class ShotJson {
     private static void writeFootage(Footage clip, ObjectNode to, UnaryOperator<String> path) {
         to.put("id", clip.id()).put("name", clip.name()).put("file", path.apply(clip.file()));
         Conform conform = clip.conform();
-        to.putObject("conform")
+        ObjectNode conformed = to.putObject("conform");
+        each(conformed, "retimed", conform.retimed().knots(), (knot, k) -> k.put("frame", knot.frame())
+                .put("was", knot.was()));
+        conformed
                 .put("startFrame", conform.startFrame())
                 .put("firstPicture", conform.firstPicture())
                 .put("endPicture", conform.endPicture())
@@ -343,7 +347,13 @@ final class ShotJson {
                                 c.whole("endPicture"),
                                 c.whole("every"),
                                 c.oneOf("pace", Conform.Pace.class),
-                                c.has("speed") ? c.number("speed") : 1)),
+                                c.has("speed") ? c.number("speed") : 1,
+                                c.has("retimed")
+                                        ? new FrameMap(c.list(
+                                                "retimed",
+                                                k -> k.make(
+                                                        x -> new FrameMap.Knot(x.number("frame"), x.number("was")))))
+                                        : FrameMap.NONE)),
                 f.has("span")
                         ? Optional.of(f.object("span").make(s -> FrameRange.of(s.whole("start"), s.whole("frames"))))
                         : Optional.empty(),

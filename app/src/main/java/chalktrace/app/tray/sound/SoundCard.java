@@ -1,6 +1,7 @@
 package chalktrace.app.tray.sound;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.FileChoice;
@@ -88,6 +89,18 @@ public final class SoundCard extends VBox {
                 value -> change(id, "fade", c -> c.withFade(new Fade(c.fade().inSeconds(), value))));
         solo = Buttons.toggle("alone", "hear this sound alone, with others of which that is said");
         solo.setOnAction(event -> change(id, "hear alone", c -> c.withSolo(solo.isSelected())));
+        NumberField lead = new NumberField("hit-lead", 0, () -> {});
+        lead.setPrefWidth(40);
+        lead.setMinWidth(40);
+        HBox hit = new HBox(
+                4,
+                Buttons.words(
+                        "its hit on the gate",
+                        "moved so that its strongest start falls on this frame",
+                        () -> session.voicing().placeOnGate(id, lead.value())),
+                lead,
+                Rows.quiet("frames early"));
+        hit.setAlignment(Pos.CENTER_LEFT);
         Button split = Buttons.words("split at the gate", "two sounds that can go their own ways", () -> split(id));
         HBox moves = new HBox(
                 4,
@@ -99,7 +112,8 @@ public final class SoundCard extends VBox {
         detach = Buttons.edged(
                 Icons.DETACH, "Let it go its own way", () -> session.document().apply(ReferenceEdits.detach(id)));
         detach.setId("detach-sound");
-        getChildren().addAll(titleRow, facts, find, gain, start, moves, head, tail, fadeIn, fadeOut, split, detach);
+        getChildren()
+                .addAll(titleRow, facts, find, gain, start, moves, hit, head, tail, fadeIn, fadeOut, split, detach);
     }
 
     public void show(SoundClip clip) {

@@ -77,6 +77,10 @@ final class TimingRows extends VBox {
         runs.setFocusTraversable(false);
         written(note, "frame-note", "note for this frame", MarkEdits::note);
         written(camera, "camera-note", "what the camera does at this frame", MarkEdits::camera);
+        CheckBox follow = new CheckBox("stretch references along");
+        follow.setId("references-follow");
+        follow.setFocusTraversable(false);
+        follow.selectedProperty().bindBidirectional(timing.referencesFollowProperty());
         sound.setFocusTraversable(false);
         footage.setFocusTraversable(false);
         getChildren()
@@ -185,6 +189,7 @@ final class TimingRows extends VBox {
                                 Buttons.words("take the span out", "on all levels", timing::removeFromShot)),
                         Rows.quiet("marks on every n frames"),
                         proposal,
+                        follow,
                         flow(
                                 named(
                                         "onto-twos",
