@@ -7,6 +7,8 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.MouthLevels;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Word;
@@ -20,6 +22,7 @@ import chalktrace.core.speech.Aligner;
 import chalktrace.core.speech.Alignment;
 import chalktrace.core.speech.Pronunciations;
 import chalktrace.core.speech.ScriptText;
+import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -45,6 +48,9 @@ public final class Voicing {
 
     /** So much is left before the voice, so that its first consonant is whole. */
     private static final double SPARED_SECONDS = 0.02;
+
+    /** So many times as wide as the mouth is the patch that is followed, from its middle to its side. */
+    private static final double HEAD_SHARE = 1.5;
 
     private final Document document;
     private final Sounds sounds;
@@ -406,10 +412,49 @@ public final class Voicing {
                                 shot.setup().size().width() / 2.0,
                                 shot.setup().size().height() / 2.0)),
                 way -> way.ifPresentOrElse(
-                        found -> document.apply(MouthLevels.follow(found)),
+                        found -> follow(shot, gate, found),
                         () -> notices.problem(
                                 "Nothing of that part is drawn at the gate. Go to a frame on which it is.")),
                 notices::problem);
+    }
+
+    /** Lets the mouths follow the footage: the head about the mouth at the gate is tracked from there to both ends. */
+    public void followFootage() {
+        Shot shot = document.shot();
+        Optional<MouthPlace> mouth = shot.mouthPlace();
+        if (MouthLevels.find(shot).isEmpty() || mouth.isEmpty()) {
+            notices.problem("There is no mouth level yet: make one first.");
+            return;
+        }
+        int gate = transport.frame();
+        Point2D middle = MouthLevels.placementAt(shot, gate)
+                .transform(
+                        shot.setup().size().width() / 2.0, shot.setup().size().height() / 2.0)
+                .transform(new Point2D.Double(mouth.get().x(), mouth.get().y()), null);
+        jobs.runLong(
+                "follow the footage",
+                job -> FootageTrack.follow(
+                        shot, gate, middle, HEAD_SHARE * mouth.get().width(), job),
+                track -> {
+                    follow(shot, gate, track.way());
+                    if (!track.lost().isEmpty()) {
+                        notices.say("It was lost at frame "
+                                + shot.setup().number(track.lost().get(0))
+                                + ": from there on the mouth stays where it was.");
+                    }
+                },
+                this::saidUnlessCancelled);
+    }
+
+    /** On top of how the mouth is placed at the gate. */
+    private void follow(Shot read, int gate, List<Placement> way) {
+        Shot now = document.shot();
+        if (!now.levels().equals(read.levels()) || !now.footage().equals(read.footage())) {
+            notices.problem("The shot has changed meanwhile: follow again.");
+            return;
+        }
+        Placement own = MouthLevels.placementAt(now, gate);
+        document.apply(MouthLevels.follow(way.stream().map(own::then).toList()));
     }
 
     /** Brings a cue's sound to its picture: the sound in which it is moves, with what else is in it. */

@@ -13,11 +13,14 @@ import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.MouthChart;
+import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Word;
 import chalktrace.media.sound.SoundFiles;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -143,6 +146,32 @@ class VoiceTest {
         robot.interact(() -> window.session.document().undo());
         assertThat(MouthLevels.find(shot()).orElseThrow().exposures().at(3).map(Exposure::drawing))
                 .hasValue(open);
+    }
+
+    @Test
+    void mouthsFollowTheHeadOfTheFootage(FxRobot robot) {
+        window.open(demo);
+        // The demo's mouths lie where the program that rendered its clip put the head.
+        Shot truth = shot();
+        int gate = 150;
+        robot.interact(() -> {
+            window.session.transport().go(gate);
+            window.session.voicing().followFootage();
+        });
+        window.await(() -> shot() != truth);
+        MouthPlace mouth = shot().mouthPlace().orElseThrow();
+        Point2D middle = new Point2D.Double(mouth.x(), mouth.y());
+        for (int frame = 120; frame < 180; frame += 5) {
+            Point2D wanted = onPicture(truth, frame).transform(middle, null);
+            Point2D found = onPicture(shot(), frame).transform(middle, null);
+            assertThat(found.distance(wanted)).as("frame %d", frame).isLessThan(8);
+        }
+    }
+
+    private static AffineTransform onPicture(Shot shot, int frame) {
+        return MouthLevels.placementAt(shot, frame)
+                .transform(
+                        shot.setup().size().width() / 2.0, shot.setup().size().height() / 2.0);
     }
 
     @Test

@@ -68,6 +68,14 @@ public final class MouthLevels {
         });
     }
 
+    /** How the mouth level's showing at a frame is placed; as it is where nothing shows. */
+    public static Placement placementAt(Shot shot, int frame) {
+        return find(shot)
+                .flatMap(level -> level.exposures().at(frame))
+                .map(Exposure::placement)
+                .orElse(Placement.AS_IS);
+    }
+
     /** Which mouth is seen when: as the level shows them where there is one, else as they were set. */
     public static List<MouthSpan> seen(Shot shot) {
         return find(shot).map(level -> seen(shot, level)).orElse(shot.mouths());

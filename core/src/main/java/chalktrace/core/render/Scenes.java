@@ -95,11 +95,7 @@ public final class Scenes {
         if (laid.equals(Placement.AS_IS)) {
             return own;
         }
-        // Both turn about the picture's middle: the own move is turned along.
-        double angle = Math.toRadians(laid.degrees());
-        double x = laid.x() + laid.scale() * (own.x() * Math.cos(angle) - own.y() * Math.sin(angle));
-        double y = laid.y() + laid.scale() * (own.x() * Math.sin(angle) + own.y() * Math.cos(angle));
-        return new Placement(x, y, own.scale() * laid.scale(), own.degrees() + laid.degrees(), own.opacity());
+        return own.then(laid.withOpacity(1));
     }
 
     private static void addMouth(Shot shot, int frame, List<SceneLayer> layers) {

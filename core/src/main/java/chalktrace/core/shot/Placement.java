@@ -1,6 +1,7 @@
 package chalktrace.core.shot;
 
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
 
 /**
  * How something is put onto the picture: scaled and turned about the picture's middle, then moved, then faded.
@@ -43,6 +44,37 @@ public record Placement(double x, double y, double scale, double degrees, double
 
     public Placement withOpacity(double newOpacity) {
         return new Placement(x, y, scale, degrees, newOpacity);
+    }
+
+    /** This one and then another: what is placed is placed again. */
+    public Placement then(Placement next) {
+        double angle = Math.toRadians(next.degrees);
+        return new Placement(
+                next.x + next.scale * (x * Math.cos(angle) - y * Math.sin(angle)),
+                next.y + next.scale * (x * Math.sin(angle) + y * Math.cos(angle)),
+                Math.max(1 / LARGEST_SCALE, Math.min(LARGEST_SCALE, scale * next.scale)),
+                degrees + next.degrees,
+                opacity * next.opacity);
+    }
+
+    /**
+     * The placement that takes one place of the picture to another, turned and scaled about it.
+     *
+     * @param middleX of the picture, about which placements turn
+     */
+    public static Placement taking(
+            double fromX,
+            double fromY,
+            double toX,
+            double toY,
+            double scale,
+            double degrees,
+            double middleX,
+            double middleY) {
+        double kept = Math.max(1 / LARGEST_SCALE, Math.min(LARGEST_SCALE, scale));
+        Placement turned = new Placement(0, 0, kept, degrees, 1);
+        Point2D from = turned.transform(middleX, middleY).transform(new Point2D.Double(fromX, fromY), null);
+        return turned.withPosition(toX - from.getX(), toY - from.getY());
     }
 
     /** The movement of points of the picture, without the fading. */

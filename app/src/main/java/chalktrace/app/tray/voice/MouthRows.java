@@ -155,6 +155,10 @@ final class MouthRows extends VBox {
                                 .followPart(
                                         String.valueOf(session.selection().level()),
                                         part.getText().strip())),
+                Buttons.words(
+                        "follow the footage",
+                        "the head about the mouth at the gate is tracked through the whole shot",
+                        session.voicing()::followFootage),
                 Rows.hint("The level is drawn, moved and retimed as any other. What is changed there stays"
                         + " when the line is aligned again."));
         return rows;
