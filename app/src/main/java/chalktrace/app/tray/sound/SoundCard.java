@@ -19,8 +19,10 @@ import java.util.Locale;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -40,7 +42,7 @@ public final class SoundCard extends VBox {
     private final ValueSlider tail;
     private final ValueSlider fadeIn;
     private final ValueSlider fadeOut;
-    private final ToggleButton solo;
+    private final CheckBox solo;
     private final Button detach;
     private String file = "";
 
@@ -87,33 +89,40 @@ public final class SoundCard extends VBox {
                 10,
                 3,
                 value -> change(id, "fade", c -> c.withFade(new Fade(c.fade().inSeconds(), value))));
-        solo = Buttons.toggle("alone", "hear this sound alone, with others of which that is said");
+        solo = new CheckBox("heard alone");
+        solo.setTooltip(new Tooltip("with others of which that is said"));
+        solo.setFocusTraversable(false);
         solo.setOnAction(event -> change(id, "hear alone", c -> c.withSolo(solo.isSelected())));
+        FlowPane moves = new FlowPane(
+                4,
+                4,
+                Rows.quiet("by a frame"),
+                Buttons.words("sooner", "a frame", () -> nudge(id, -frame())),
+                Buttons.words("later", "a frame", () -> nudge(id, frame())),
+                Rows.quiet("by a sample"),
+                Buttons.words("sooner", "a forty-eight-thousandth of a second", () -> nudge(id, -SAMPLE)),
+                Buttons.words("later", "a forty-eight-thousandth of a second", () -> nudge(id, SAMPLE)));
         NumberField lead = new NumberField("hit-lead", 0, () -> {});
         lead.setPrefWidth(40);
         lead.setMinWidth(40);
-        HBox hit = new HBox(
+        HBox early = new HBox(4, lead, Rows.quiet("frames early"));
+        early.setAlignment(Pos.CENTER_LEFT);
+        FlowPane hit = new FlowPane(
+                4,
                 4,
                 Buttons.words(
                         "its hit on the gate",
                         "moved so that its strongest start falls on this frame",
                         () -> session.voicing().placeOnGate(id, lead.value())),
-                lead,
-                Rows.quiet("frames early"));
-        hit.setAlignment(Pos.CENTER_LEFT);
+                early);
         Button split = Buttons.words("split at the gate", "two sounds that can go their own ways", () -> split(id));
-        HBox moves = new HBox(
-                4,
-                solo,
-                Buttons.words("-1 sample", "a forty-eight-thousandth of a second earlier", () -> nudge(id, -SAMPLE)),
-                Buttons.words("+1", "a sample later", () -> nudge(id, SAMPLE)),
-                Buttons.words("-1 frame", "a frame earlier", () -> nudge(id, -frame())),
-                Buttons.words("+1", "a frame later", () -> nudge(id, frame())));
         detach = Buttons.edged(
                 Icons.DETACH, "Let it go its own way", () -> session.document().apply(ReferenceEdits.detach(id)));
         detach.setId("detach-sound");
         getChildren()
-                .addAll(titleRow, facts, find, gain, start, moves, hit, head, tail, fadeIn, fadeOut, split, detach);
+                .addAll(
+                        titleRow, facts, find, gain, start, moves, hit, head, tail, fadeIn, fadeOut, solo, split,
+                        detach);
     }
 
     public void show(SoundClip clip) {

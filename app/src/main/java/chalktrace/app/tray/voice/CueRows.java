@@ -126,9 +126,11 @@ final class CueRows extends VBox {
         Node movePicture = Buttons.words("move the picture", "to the frame that meets the sound", () -> cue().ifPresent(
                         cue -> session.document().apply(CueEdits.movePicture(cue.id()))));
         movePicture.setId("sync-picture");
+        HBox nameRow = new HBox(6, name, kind);
+        nameRow.setAlignment(Pos.CENTER_LEFT);
         chosen.getChildren()
                 .addAll(
-                        new HBox(6, name, kind),
+                        nameRow,
                         new FlowPane(4, 4, Rows.quiet("tie to the"), tieLevel, tieMark),
                         leadRow,
                         new FlowPane(4, 4, moveSound, movePicture));

@@ -139,14 +139,14 @@ final class MouthRows extends VBox {
         part.getStyleClass().add("part-field");
         VBox rows = new VBox(
                 6,
-                Rows.quiet("from the gate on, or in the chosen span, seen from"),
+                Rows.hint("From the gate on, or in the chosen span, seen from"),
                 new FlowPane(
                         4,
                         4,
                         side("the front", Side.FRONT),
                         side("three quarters", Side.THREE_QUARTER),
                         side("the side", Side.SIDE)),
-                Rows.quiet("follow what the current level draws"),
+                Rows.hint("Follow what the current level draws, or the footage:"),
                 part,
                 Buttons.words(
                         "follow it",
@@ -177,6 +177,8 @@ final class MouthRows extends VBox {
 
     private Node chartRows() {
         phone.getItems().setAll(Phone.SYMBOLS);
+        phone.setPromptText("sound");
+        phoneMouth.setPromptText("mouth");
         phone.setFocusTraversable(false);
         phoneMouth.setFocusTraversable(false);
         phone.setOnAction(event -> Optional.ofNullable(phone.getValue())

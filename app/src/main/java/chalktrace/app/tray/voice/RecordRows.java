@@ -33,7 +33,7 @@ final class RecordRows extends VBox {
         super(6);
         this.session = session;
         Recording recording = session.recording();
-        record = Buttons.edged(Icons.RECORD, "Record at the gate", () -> {
+        record = Buttons.edged(Icons.RECORD, "Record", () -> {
             if (recording.recordingProperty().get()) {
                 recording.stop();
             } else {
@@ -44,7 +44,7 @@ final class RecordRows extends VBox {
         countIn = new NumberField("count-in", recording.countInProperty().get(), this::typeCount);
         countIn.setPrefWidth(48);
         countIn.setMinWidth(48);
-        HBox count = new HBox(6, record, countIn, Rows.quiet("s count"));
+        HBox count = new HBox(6, record, countIn, Rows.quiet("s counted in"));
         count.setAlignment(Pos.CENTER_LEFT);
         meter.setMaxWidth(Double.MAX_VALUE);
         meter.setAccessibleText("how loud it comes in");
@@ -52,7 +52,7 @@ final class RecordRows extends VBox {
                 "output-latency", session.transport().latencyMillisProperty().get(), this::typeLate);
         HBox lateRow = new HBox(6, Rows.quiet("sound is heard late by ms"), late);
         lateRow.setAlignment(Pos.CENTER_LEFT);
-        CheckBox pitch = new CheckBox("play slower and faster at the same pitch");
+        CheckBox pitch = new CheckBox("pitch stays at other speeds");
         pitch.setFocusTraversable(false);
         pitch.selectedProperty().bindBidirectional(session.transport().keepsPitchProperty());
         CheckBox spectrum = new CheckBox("sound lanes as spectrogram");
@@ -71,7 +71,7 @@ final class RecordRows extends VBox {
     private void show() {
         Recording recording = session.recording();
         boolean on = recording.recordingProperty().get();
-        record.setText(on ? "Stop" : "Record at the gate");
+        record.setText(on ? "Stop" : "Record");
         double seconds = recording.secondsProperty().get();
         state.setText(
                 !on
