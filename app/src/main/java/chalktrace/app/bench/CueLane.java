@@ -20,7 +20,7 @@ final class CueLane extends TypingLane {
 
     CueLane(Session session, BenchScale scale) {
         super("cues", 22, session, scale);
-        repaintOn(session.voicing().candidatesProperty());
+        repaintOn(session.cueing().candidatesProperty());
     }
 
     /** Sets a cue at the gate and asks for its name. */
@@ -52,7 +52,7 @@ final class CueLane extends TypingLane {
     private void paintCandidates(GraphicsContext g, double width, double height) {
         g.setStroke(tones().good());
         g.setLineWidth(1);
-        for (Onsets.Onset onset : session().voicing().candidatesProperty().get()) {
+        for (Onsets.Onset onset : session().cueing().candidatesProperty().get()) {
             double x = scale().xOfSeconds(onset.seconds(), width);
             double high = 3 + (height - 8) * onset.strength();
             g.strokeLine(x, height - 2, x, height - 2 - high);
@@ -80,12 +80,12 @@ final class CueLane extends TypingLane {
     }
 
     private Optional<Grab> candidate(double x) {
-        return session().voicing().candidatesProperty().get().stream()
+        return session().cueing().candidatesProperty().get().stream()
                 .filter(onset -> Math.abs(x - scale().xOfSeconds(onset.seconds(), getWidth())) <= REACH_PX / 2)
                 .findFirst()
                 .map(onset -> new Grab(
                         Cursor.HAND,
-                        () -> session().voicing().keep(List.of(onset), Cue.Kind.OTHER),
+                        () -> session().cueing().keep(List.of(onset), Cue.Kind.OTHER),
                         frames -> new Edit("keep a cue", shot -> shot)));
     }
 

@@ -114,10 +114,6 @@ abstract class Lane extends Region {
         return name;
     }
 
-    final boolean isFolded() {
-        return folded;
-    }
-
     final void fold(boolean fold) {
         folded = fold;
         double height = fold ? FOLDED_HEIGHT : openHeight;

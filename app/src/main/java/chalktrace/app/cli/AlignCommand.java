@@ -11,7 +11,6 @@ import chalktrace.core.speech.Aligner;
 import chalktrace.core.speech.Alignment;
 import chalktrace.core.speech.Pronunciations;
 import chalktrace.core.speech.ScriptText;
-import chalktrace.core.time.FrameRate;
 import chalktrace.media.file.SpeechTableJson;
 import chalktrace.media.file.TimedSpeech;
 import chalktrace.media.sound.SoundFiles;
@@ -39,13 +38,8 @@ final class AlignCommand implements Callable<Integer> {
     @Option(names = "--script", required = true, paramLabel = "FILE", description = "The line as text in UTF-8.")
     Path script;
 
-    @Option(
-            names = "--fps",
-            paramLabel = "N",
-            defaultValue = "24",
-            converter = NewCommand.Rate.class,
-            description = "Frames a second, for the frames beside the seconds (24).")
-    FrameRate rate;
+    @Mixin
+    FrameRateOption frames;
 
     @Option(
             names = "--say",
@@ -81,10 +75,10 @@ final class AlignCommand implements Callable<Integer> {
                 percent::show);
         percent.end();
         List<Word> words = AlignEdits.words(found, 0, Map.of());
-        List<MouthSpan> mouths = mouthOptions.mouths(words, rate, pcm);
+        List<MouthSpan> mouths = mouthOptions.mouths(words, frames.rate, pcm);
         TimedSpeech speech = new TimedSpeech(words, mouths, List.of());
         if (table != null) {
-            speech.write(table, rate);
+            speech.write(table, frames.rate);
         }
         answer.print(text(found), document(found, speech, spoken));
         return 0;
@@ -103,8 +97,8 @@ final class AlignCommand implements Callable<Integer> {
                                     "%8.3f %8.3f %6d %6d  %3.0f %%  %-16s %s%n",
                                     word.startSeconds(),
                                     word.endSeconds(),
-                                    rate.nearestFrame(word.startSeconds()),
-                                    rate.nearestFrame(word.endSeconds()),
+                                    frames.rate.nearestFrame(word.startSeconds()),
+                                    frames.rate.nearestFrame(word.endSeconds()),
                                     100 * word.sureness(),
                                     word.text(),
                                     word.phones().stream().map(Phone::symbol).collect(Collectors.joining(" ")))
@@ -126,19 +120,19 @@ final class AlignCommand implements Callable<Integer> {
     /** The words of the table, one for each of the script, also those that were not heard, and the mouth of each frame. */
     private ObjectNode document(Alignment found, TimedSpeech speech, List<ScriptText.Spoken> spoken) {
         ObjectNode root = Answer.object()
-                .put("rate", rate.asText())
+                .put("rate", frames.rate.asText())
                 .put("fits", found.fits())
                 .put("confidence", Math.round(found.sureness() * 1000) / 1000.0)
                 .put("warp", found.warp());
         Iterator<JsonNode> heard =
-                SpeechTableJson.write(speech, rate).get("words").iterator();
+                SpeechTableJson.write(speech, frames.rate).get("words").iterator();
         ArrayNode words = root.putArray("words");
         for (AlignedWord word : found.words()) {
             ObjectNode to = words.addObject();
             if (word.heard()) {
                 to.setAll((ObjectNode) heard.next());
             } else {
-                int frame = rate.nearestFrame(word.startSeconds());
+                int frame = frames.rate.nearestFrame(word.startSeconds());
                 to.put("word", word.text())
                         .put("startSeconds", word.startSeconds())
                         .put("endSeconds", word.startSeconds())

@@ -1,7 +1,6 @@
 package chalktrace.app.cli;
 
 import chalktrace.core.shot.MouthSpan;
-import chalktrace.core.time.FrameRate;
 import chalktrace.media.file.MouthFiles;
 import chalktrace.media.file.TimedSpeech;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -31,13 +30,8 @@ final class MouthsCommand implements Callable<Integer> {
     @ArgGroup(multiplicity = "1")
     What what;
 
-    @Option(
-            names = "--fps",
-            paramLabel = "N",
-            defaultValue = "24",
-            converter = NewCommand.Rate.class,
-            description = "Frames a second (24).")
-    FrameRate rate;
+    @Mixin
+    FrameRateOption frames;
 
     @Mixin
     MouthOptions mouthOptions;
@@ -53,8 +47,8 @@ final class MouthsCommand implements Callable<Integer> {
             return 0;
         }
         List<MouthSpan> mouths =
-                mouthOptions.mouths(TimedSpeech.read(what.table, rate).words(), rate, null);
-        ObjectNode document = Answer.object().put("rate", rate.asText());
+                mouthOptions.mouths(TimedSpeech.read(what.table, frames.rate).words(), frames.rate, null);
+        ObjectNode document = Answer.object().put("rate", frames.rate.asText());
         MouthOptions.perFrame(document.putArray("mouths"), mouths);
         answer.print(
                 mouths.stream()

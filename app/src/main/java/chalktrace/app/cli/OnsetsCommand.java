@@ -3,7 +3,6 @@ package chalktrace.app.cli;
 import chalktrace.core.sound.Onsets;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.Tempo;
-import chalktrace.core.time.FrameRate;
 import chalktrace.media.sound.SoundFiles;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -22,13 +21,8 @@ final class OnsetsCommand implements Callable<Integer> {
     @Parameters(paramLabel = "SOUND")
     Path sound;
 
-    @Option(
-            names = "--fps",
-            paramLabel = "N",
-            defaultValue = "24",
-            converter = NewCommand.Rate.class,
-            description = "Frames a second, for the frames beside the seconds (24).")
-    FrameRate rate;
+    @Mixin
+    FrameRateOption frames;
 
     @Option(names = "--beats", description = "Also find the beat of music.")
     boolean beats;
@@ -40,11 +34,11 @@ final class OnsetsCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         PcmBuffer pcm = SoundFiles.read(sound);
         List<Onsets.Onset> onsets = Onsets.of(pcm, done -> true);
-        ObjectNode document = Answer.object().put("rate", rate.asText());
+        ObjectNode document = Answer.object().put("rate", frames.rate.asText());
         ArrayNode rows = document.putArray("onsets");
         StringBuilder text = new StringBuilder("  seconds   frame  strength");
         for (Onsets.Onset onset : onsets) {
-            int frame = rate.nearestFrame(onset.seconds());
+            int frame = frames.rate.nearestFrame(onset.seconds());
             rows.addObject()
                     .put("seconds", onset.seconds())
                     .put("frame", frame)
@@ -53,17 +47,17 @@ final class OnsetsCommand implements Callable<Integer> {
         }
         if (beats) {
             Tempo tempo = Tempo.of(Onsets.strength(pcm, done -> true), Onsets.stepSeconds());
-            double frames = tempo.secondsPerBeat() * rate.framesPerSecond();
+            double perBeat = tempo.secondsPerBeat() * frames.rate.framesPerSecond();
             document.putObject("tempo")
                     .put("beatsPerMinute", tempo.beatsPerMinute())
                     .put("firstSeconds", tempo.firstSeconds())
-                    .put("framesPerBeat", frames)
+                    .put("framesPerBeat", perBeat)
                     .put("sureness", tempo.sureness());
             text.append(String.format(
                     Locale.ROOT,
                     "%n%.2f beats a minute, %.2f frames a beat, the first at %.3f s",
                     tempo.beatsPerMinute(),
-                    frames,
+                    perBeat,
                     tempo.firstSeconds()));
         }
         answer.print(text.toString(), document);

@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import java.util.concurrent.CancellationException;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -27,6 +28,13 @@ public final class Notices {
     /** The sentence of an exception that was made for the person, or its kind and words. */
     public void problem(Exception e) {
         problem(e.getMessage() == null ? e.toString() : e.getMessage());
+    }
+
+    /** As {@link #problem(Exception)}, but nothing of work that was cancelled. */
+    public void unlessCancelled(Exception e) {
+        if (!(e instanceof CancellationException)) {
+            problem(e);
+        }
     }
 
     public void putAway() {

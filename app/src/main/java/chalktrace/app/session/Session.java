@@ -37,7 +37,10 @@ public final class Session {
     private final DrawingExchange drawingExchange;
     private final Timing timing;
     private final InBetweening inBetweening;
+    private final VoiceSound voiceSound;
     private final Voicing voicing;
+    private final Cueing cueing;
+    private final MouthFollowing mouthFollowing;
     private final Recording recording;
 
     /**
@@ -69,7 +72,10 @@ public final class Session {
         inBetweening = new InBetweening(document, selection, transport, view, jobs, notices);
         transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
         recording = new Recording(document, transport, jobs, notices, stateFolder, DeviceIn::openOrSimulated);
-        voicing = new Voicing(document, sounds, transport, jobs, notices);
+        voiceSound = new VoiceSound(document, sounds, notices);
+        voicing = new Voicing(document, voiceSound, jobs, notices);
+        cueing = new Cueing(document, voiceSound, sounds, transport, jobs, notices);
+        mouthFollowing = new MouthFollowing(document, transport, jobs, notices);
         drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, notices);
     }
 
@@ -151,6 +157,18 @@ public final class Session {
 
     public Recording recording() {
         return recording;
+    }
+
+    public VoiceSound voiceSound() {
+        return voiceSound;
+    }
+
+    public Cueing cueing() {
+        return cueing;
+    }
+
+    public MouthFollowing mouthFollowing() {
+        return mouthFollowing;
     }
 
     public Voicing voicing() {

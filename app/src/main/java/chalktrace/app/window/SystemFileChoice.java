@@ -30,9 +30,7 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<Path> saveShot(String suggestedName) {
-        FileChooser chooser = chooser("Save the shot", "Shots", "*" + ShotFile.ENDING);
-        chooser.setInitialFileName(suggestedName);
-        return remember(chooser.showSaveDialog(window));
+        return saved(suggestedName, chooser("Save the shot", "Shots", "*" + ShotFile.ENDING));
     }
 
     @Override
@@ -47,9 +45,7 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<Path> saveMovie(String suggestedName) {
-        FileChooser chooser = chooser("Write a movie", "Movies", "*.mp4");
-        chooser.setInitialFileName(suggestedName);
-        return remember(chooser.showSaveDialog(window));
+        return saved(suggestedName, chooser("Write a movie", "Movies", "*.mp4"));
     }
 
     @Override
@@ -60,16 +56,12 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<Path> saveDrawing(String suggestedName) {
-        FileChooser chooser = chooser("Save the drawing", "SVG drawings", "*.svg");
-        chooser.setInitialFileName(suggestedName);
-        return remember(chooser.showSaveDialog(window));
+        return saved(suggestedName, chooser("Save the drawing", "SVG drawings", "*.svg"));
     }
 
     @Override
     public Optional<Path> saveSheet(String suggestedName) {
-        FileChooser chooser = chooser("Write the exposure sheet", "Sheets", "*.pdf", "*.csv");
-        chooser.setInitialFileName(suggestedName);
-        return remember(chooser.showSaveDialog(window));
+        return saved(suggestedName, chooser("Write the exposure sheet", "Sheets", "*.pdf", "*.csv"));
     }
 
     @Override
@@ -80,9 +72,7 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<Path> saveTable(String suggestedName) {
-        FileChooser chooser = chooser("Write words, phones, mouths and cues", "Tables", TABLES);
-        chooser.setInitialFileName(suggestedName);
-        return remember(chooser.showSaveDialog(window));
+        return saved(suggestedName, chooser("Write words, phones, mouths and cues", "Tables", TABLES));
     }
 
     @Override
@@ -93,16 +83,12 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<Path> saveChart(String suggestedName) {
-        FileChooser chooser = chooser("Write the mouth chart", "Mouth charts", "*.json");
-        chooser.setInitialFileName(suggestedName);
-        return remember(chooser.showSaveDialog(window));
+        return saved(suggestedName, chooser("Write the mouth chart", "Mouth charts", "*.json"));
     }
 
     @Override
     public Optional<Path> saveSound(String suggestedName) {
-        FileChooser chooser = chooser("Write the mixed sound", "WAV", "*.wav");
-        chooser.setInitialFileName(suggestedName);
-        return remember(chooser.showSaveDialog(window));
+        return saved(suggestedName, chooser("Write the mixed sound", "WAV", "*.wav"));
     }
 
     @Override
@@ -119,6 +105,11 @@ final class SystemFileChoice implements FileChoice {
         chooser.getExtensionFilters().add(new ExtensionFilter(kind, patterns));
         chooser.setInitialDirectory(lastFolder);
         return chooser;
+    }
+
+    private Optional<Path> saved(String suggestedName, FileChooser chooser) {
+        chooser.setInitialFileName(suggestedName);
+        return remember(chooser.showSaveDialog(window));
     }
 
     private Optional<Path> remember(File file) {

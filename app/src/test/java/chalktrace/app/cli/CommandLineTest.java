@@ -3,6 +3,7 @@ package chalktrace.app.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.app.testing.ChalkLine;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
@@ -12,9 +13,6 @@ import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.VideoClip;
 import chalktrace.media.testing.Clips;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -32,8 +30,7 @@ class CommandLineTest {
     Path folder;
 
     private Path clip;
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
+    private final ChalkLine line = new ChalkLine();
 
     @BeforeEach
     void clip() throws Exception {
@@ -41,18 +38,11 @@ class CommandLineTest {
     }
 
     private int run(Object... arguments) {
-        out.getBuffer().setLength(0);
-        err.getBuffer().setLength(0);
-        return ChalkCommand.run(
-                new PrintWriter(out, true),
-                new PrintWriter(err, true),
-                (shot, demo, options) -> 0,
-                Arrays.stream(arguments).map(Object::toString).toArray(String[]::new));
+        return line.run(arguments);
     }
 
     private JsonNode json(Object... arguments) throws Exception {
-        assertThat(run(arguments)).as(err.toString()).isZero();
-        return new ObjectMapper().readTree(out.toString());
+        return line.json(arguments);
     }
 
     @Test
@@ -142,7 +132,7 @@ class CommandLineTest {
         assertThat(conform.path("rows").get(3).path("frame").asInt()).isEqualTo(3);
         assertThat(conform.path("rows").get(0).path("seconds").asDouble()).isCloseTo(4 * 1001 / 24000.0, within(1e-3));
         assertThat(run("conform", clip, "--in", "30", "--out", "40")).isEqualTo(1);
-        assertThat(err.toString()).contains("0 to 35");
+        assertThat(line.err()).contains("0 to 35");
     }
 
     @Test
@@ -181,14 +171,14 @@ class CommandLineTest {
         ShotFile.fresh().save(made, shot);
 
         Path csv = folder.resolve("sheet.csv");
-        assertThat(run("sheet", shot, "--csv", csv)).as(err.toString()).isZero();
+        assertThat(run("sheet", shot, "--csv", csv)).as(line.err()).isZero();
         List<String> lines = Files.readAllLines(csv);
         assertThat(lines.get(0)).startsWith("frame,mark,rough,");
         assertThat(lines.get(1)).startsWith("1,key,1,");
         assertThat(lines.get(2)).startsWith("2,,|,");
         assertThat(lines).hasSize(49);
         Path pdf = folder.resolve("sheet.pdf");
-        assertThat(run("sheet", shot, "--pdf", pdf)).as(err.toString()).isZero();
+        assertThat(run("sheet", shot, "--pdf", pdf)).as(line.err()).isZero();
         try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
             assertThat(document.getNumberOfPages()).isEqualTo(1);
             assertThat(new PDFTextStripper().getText(document))
@@ -204,7 +194,7 @@ class CommandLineTest {
         JsonNode missing = json("time", shot, "--missing", 2, "--json");
         assertThat(missing.path("missing").findValuesAsText("frame")).containsExactly("4", "6");
         assertThat(run("time", shot, "--stretch", "0-8:2")).isEqualTo(1);
-        assertThat(err.toString()).contains("timed.chalk").contains("need");
+        assertThat(line.err()).contains("timed.chalk").contains("need");
         assertThat(run("time", shot, "--reverse", "9-3")).isEqualTo(2);
         assertThat(run("time", shot)).isEqualTo(2);
     }
@@ -223,8 +213,8 @@ class CommandLineTest {
                 new Object[] {"new", clip, "--footage", clip});
         for (Object[] call : calls) {
             assertThat(run(call)).as(Arrays.toString(call)).isEqualTo(1);
-            assertThat(err.toString().strip().lines()).as(err.toString()).hasSize(1);
-            assertThat(out.toString()).isEmpty();
+            assertThat(line.err().strip().lines()).as(line.err()).hasSize(1);
+            assertThat(line.out()).isEmpty();
         }
     }
 
@@ -234,6 +224,6 @@ class CommandLineTest {
         assertThat(run("export", folder.resolve("a.chalk"), "movie.avi")).isEqualTo(2);
         assertThat(run("new", folder.resolve("a.chalk"), "--fps", "fast")).isEqualTo(2);
         assertThat(run("nonsense")).isEqualTo(2);
-        assertThat(err.toString().strip().lines()).hasSize(1);
+        assertThat(line.err().strip().lines()).hasSize(1);
     }
 }

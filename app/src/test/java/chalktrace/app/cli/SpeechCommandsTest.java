@@ -3,6 +3,7 @@ package chalktrace.app.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.app.testing.ChalkLine;
 import chalktrace.app.window.DemoShot;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.Resampler;
@@ -12,8 +13,6 @@ import chalktrace.media.sound.SoundFiles;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayInputStream;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -36,22 +35,14 @@ class SpeechCommandsTest {
     @TempDir
     Path folder;
 
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
+    private final ChalkLine line = new ChalkLine();
 
     private int run(Object... arguments) {
-        out.getBuffer().setLength(0);
-        err.getBuffer().setLength(0);
-        return ChalkCommand.run(
-                new PrintWriter(out, true),
-                new PrintWriter(err, true),
-                (shot, demo, options) -> 0,
-                Arrays.stream(arguments).map(Object::toString).toArray(String[]::new));
+        return line.run(arguments);
     }
 
     private JsonNode json(Object... arguments) throws Exception {
-        assertThat(run(arguments)).as(err.toString()).isZero();
-        return new ObjectMapper().readTree(out.toString());
+        return line.json(arguments);
     }
 
     private Path demo(String name) throws Exception {
@@ -129,24 +120,24 @@ class SpeechCommandsTest {
         int code = run("align", sound, "--script", script, "--json");
         if (kind.equals("silent")) {
             assertThat(code).isEqualTo(1);
-            assertThat(err.toString()).contains("silent").hasLineCount(1);
+            assertThat(line.err()).contains("silent").hasLineCount(1);
         } else {
-            assertThat(code).as(err.toString()).isZero();
-            JsonNode words = new ObjectMapper().readTree(out.toString()).path("words");
+            assertThat(code).as(line.err()).isZero();
+            JsonNode words = new ObjectMapper().readTree(line.out()).path("words");
             assertThat(words.get(3).path("startSeconds").asDouble()).isCloseTo(1.325, within(2 * FRAME));
         }
     }
 
     /** The demo line in another form, written with the Java platform's own sound library. */
     private void write(String kind, Path file) throws Exception {
-        PcmBuffer line = SoundFiles.read(demo("kettle-line.wav"));
+        PcmBuffer spoken = SoundFiles.read(demo("kettle-line.wav"));
         int rate =
                 switch (kind) {
                     case "eight-kilohertz" -> 8000;
                     case "fast" -> 192_000;
                     default -> 48_000;
                 };
-        float[] samples = Resampler.mono(line, rate);
+        float[] samples = Resampler.mono(spoken, rate);
         int channels = kind.equals("surround") ? 6 : 1;
         int bits = kind.equals("eight-bit") ? 8 : 16;
         byte[] bytes = new byte[samples.length * channels * bits / 8];
@@ -177,7 +168,7 @@ class SpeechCommandsTest {
 
     @Test
     void badScriptsAndSoundsAreOneLine() throws Exception {
-        Path line = demo("kettle-line.wav");
+        Path sound = demo("kettle-line.wav");
         Path empty = Files.writeString(folder.resolve("empty.txt"), " \u2615 \n");
         Path foreign = Files.writeString(
                 folder.resolve("foreign.txt"), "\u043e\u0441\u0442\u043e\u0440\u043e\u0436\u043d\u043e");
@@ -186,18 +177,18 @@ class SpeechCommandsTest {
         Path nothing = Files.write(folder.resolve("nothing.wav"), new byte[0]);
         Path text = Files.writeString(folder.resolve("text.wav"), "no sound");
         for (Object[] call : List.of(
-                new Object[] {"align", line, "--script", empty},
-                new Object[] {"align", line, "--script", foreign},
-                new Object[] {"align", line, "--script", many},
-                new Object[] {"align", line, "--script", binary},
-                new Object[] {"align", line, "--script", folder.resolve("gone.txt")},
+                new Object[] {"align", sound, "--script", empty},
+                new Object[] {"align", sound, "--script", foreign},
+                new Object[] {"align", sound, "--script", many},
+                new Object[] {"align", sound, "--script", binary},
+                new Object[] {"align", sound, "--script", folder.resolve("gone.txt")},
                 new Object[] {"align", nothing, "--script", empty},
                 new Object[] {"onsets", text},
                 new Object[] {"mouths", empty},
                 new Object[] {"sync", text})) {
             assertThat(run(call)).as(Arrays.toString(call)).isEqualTo(1);
-            assertThat(err.toString().strip().lines()).as(err.toString()).hasSize(1);
-            assertThat(out.toString()).isEmpty();
+            assertThat(line.err().strip().lines()).as(line.err()).hasSize(1);
+            assertThat(line.out()).isEmpty();
         }
     }
 }

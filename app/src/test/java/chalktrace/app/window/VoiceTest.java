@@ -156,7 +156,7 @@ class VoiceTest {
         int gate = 150;
         robot.interact(() -> {
             window.session.transport().go(gate);
-            window.session.voicing().followFootage();
+            window.session.mouthFollowing().followFootage();
         });
         window.await(() -> shot() != truth);
         MouthPlace mouth = shot().mouthPlace().orElseThrow();
@@ -194,9 +194,9 @@ class VoiceTest {
     void soundsThatStartBecomeCuesAndTheBreathBeforeAVoiceIsCut(FxRobot robot) {
         bare(robot);
         robot.interact(() -> ((Button) robot.lookup("#find-cues").query()).fire());
-        window.await(() -> !window.session.voicing().candidatesProperty().get().isEmpty());
+        window.await(() -> !window.session.cueing().candidatesProperty().get().isEmpty());
         WaitForAsyncUtils.waitForFxEvents();
-        int found = window.session.voicing().candidatesProperty().get().size();
+        int found = window.session.cueing().candidatesProperty().get().size();
         robot.interact(() -> ((Button) robot.lookup("#keep-cues").query()).fire());
         assertThat(shot().cues()).isNotEmpty().hasSizeLessThanOrEqualTo(found);
         robot.interact(() -> window.session.voicing().cutToVoice());

@@ -42,8 +42,4 @@ public record Phone(String symbol, double startSeconds, double endSeconds) {
     public Phone withTimes(double newStart, double newEnd) {
         return new Phone(symbol, newStart, newEnd);
     }
-
-    public Phone withSymbol(String newSymbol) {
-        return new Phone(newSymbol, startSeconds, endSeconds);
-    }
 }

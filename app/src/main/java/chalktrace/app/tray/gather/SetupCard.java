@@ -2,6 +2,7 @@ package chalktrace.app.tray.gather;
 
 import chalktrace.app.controls.Colors;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.RateEdits;
 import chalktrace.core.edit.SetupEdits;
@@ -16,7 +17,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
-import javafx.util.StringConverter;
 
 /** What the shot is made on, open to change at any time. */
 final class SetupCard extends GridPane {
@@ -56,17 +56,7 @@ final class SetupCard extends GridPane {
         keeps.setId("rate-keeps");
         keeps.setFocusTraversable(false);
         keeps.setMaxWidth(Double.MAX_VALUE);
-        keeps.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Boolean seconds) {
-                return seconds ? "seconds" : "frames";
-            }
-
-            @Override
-            public Boolean fromString(String text) {
-                return keeps.getValue();
-            }
-        });
+        keeps.setConverter(ShownAs.words(seconds -> seconds ? "seconds" : "frames"));
         Label word = new Label("it keeps");
         word.getStyleClass().add("quiet");
         add(word, 0, 5);

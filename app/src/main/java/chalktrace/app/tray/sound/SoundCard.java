@@ -113,7 +113,7 @@ public final class SoundCard extends VBox {
                 Buttons.words(
                         "its hit on the gate",
                         "moved so that its strongest start falls on this frame",
-                        () -> session.voicing().placeOnGate(id, lead.value())),
+                        () -> session.cueing().placeOnGate(id, lead.value())),
                 early);
         Button split = Buttons.words("split at the gate", "two sounds that can go their own ways", () -> split(id));
         detach = Buttons.edged(

@@ -4,6 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.InBetweening;
 import chalktrace.app.session.Session;
@@ -21,7 +22,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Drafts of the drawings between the one at the gate and the next. */
 final class BetweenRows extends VBox {
@@ -48,11 +48,11 @@ final class BetweenRows extends VBox {
         spacing.setValue(TimingChart.Spacing.EVEN);
         spacing.setId("between-spacing");
         spacing.setFocusTraversable(false);
-        spacing.setConverter(words(Map.of(
+        spacing.setConverter(ShownAs.words(Map.of(
                 TimingChart.Spacing.EVEN, "even",
                 TimingChart.Spacing.SLOW_OUT, "slow out",
                 TimingChart.Spacing.SLOW_IN, "slow in",
-                TimingChart.Spacing.SLOW_OUT_AND_IN, "slow out and in")));
+                TimingChart.Spacing.SLOW_OUT_AND_IN, "slow out and in")::get));
         spacing.setOnAction(event -> {
             session.inBetweening().ownChartProperty().set(null);
             showChart();
@@ -75,10 +75,10 @@ final class BetweenRows extends VBox {
         way.getItems().setAll(InBetweening.Way.values());
         way.setId("between-way");
         way.setFocusTraversable(false);
-        way.setConverter(words(Map.of(
+        way.setConverter(ShownAs.words(Map.of(
                 InBetweening.Way.OWN, "as the two suggest",
                 InBetweening.Way.NEIGHBOURS, "on the arc of the neighbours",
-                InBetweening.Way.DRAWN, "along the picked line")));
+                InBetweening.Way.DRAWN, "along the picked line")::get));
         way.valueProperty().bindBidirectional(session.inBetweening().wayProperty());
         ticks.setId("between-ticks");
         ticks.getStyleClass().add("part-field");
@@ -195,19 +195,5 @@ final class BetweenRows extends VBox {
                     .set(shown().moved(dragged, (x - MARGIN) / (CHART_WIDTH - 2 * MARGIN)));
             showChart();
         }
-    }
-
-    private static <T> StringConverter<T> words(Map<T, String> of) {
-        return new StringConverter<>() {
-            @Override
-            public String toString(T value) {
-                return of.get(value);
-            }
-
-            @Override
-            public T fromString(String text) {
-                return null;
-            }
-        };
     }
 }

@@ -3,6 +3,7 @@ package chalktrace.app.tray.trace;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Colors;
 import chalktrace.app.controls.Fold;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
@@ -22,7 +23,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** The chalk in hand: all that is drawn with it follows. */
 final class ChalkRows extends VBox {
@@ -151,19 +151,8 @@ final class ChalkRows extends VBox {
         box.setFocusTraversable(false);
         box.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(box, Priority.ALWAYS);
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(E value) {
-                return value == null
-                        ? ""
-                        : value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
-            }
-
-            @Override
-            public E fromString(String text) {
-                return box.getValue();
-            }
-        });
+        box.setConverter(ShownAs.words(value ->
+                value == null ? "" : value.name().toLowerCase(Locale.ROOT).replace('_', ' ')));
     }
 
     private void unlessShowing(Runnable does) {

@@ -3,6 +3,7 @@ package chalktrace.app.tray.trace;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
 import chalktrace.core.between.SquashAndStretch;
 import java.util.Locale;
@@ -12,7 +13,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Squash and stretch of what is picked, and loose parts that follow late. */
 final class ElasticRows extends VBox {
@@ -34,17 +34,7 @@ final class ElasticRows extends VBox {
         stays.getItems().setAll(SquashAndStretch.Stays.values());
         stays.setValue(SquashAndStretch.Stays.MIDDLE);
         stays.setFocusTraversable(false);
-        stays.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(SquashAndStretch.Stays value) {
-                return value.name().toLowerCase(Locale.ROOT);
-            }
-
-            @Override
-            public SquashAndStretch.Stays fromString(String text) {
-                return stays.getValue();
-            }
-        });
+        stays.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
         for (NumberField field : new NumberField[] {direction, factor, delay, overshoot, frames}) {
             field.setPrefWidth(52);
             field.setMinWidth(52);

@@ -2,6 +2,7 @@ package chalktrace.app.tray.trace;
 
 import chalktrace.app.controls.Colors;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.GroupEdits;
@@ -23,7 +24,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
-import javafx.util.StringConverter;
 
 /** What the current level is for, and how it is laid over what lies under it. */
 final class LevelStyleRows extends VBox {
@@ -43,17 +43,7 @@ final class LevelStyleRows extends VBox {
         this.session = session;
         role.getItems().setAll(LevelStyle.Role.values());
         role.setId("level-role");
-        role.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(LevelStyle.Role value) {
-                return value == null ? "" : value.name().toLowerCase(Locale.ROOT);
-            }
-
-            @Override
-            public LevelStyle.Role fromString(String text) {
-                return role.getValue();
-            }
-        });
+        role.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
         role.setOnAction(event -> change("set what a level is for", style -> style.withRole(role.getValue())));
         tinted.setId("level-tinted");
         tinted.setOnAction(event -> setTint());

@@ -6,6 +6,7 @@ import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
 import chalktrace.core.render.OnionSkin;
@@ -15,7 +16,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -27,7 +27,6 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** How neighbours of the drawing shine through: how many, what is counted, how strong, in which colours, laid over. */
 final class OnionRows extends VBox {
@@ -56,7 +55,7 @@ final class OnionRows extends VBox {
         CheckBox all = new CheckBox("on all levels");
         all.selectedProperty().bindBidirectional(session.view().onionAllLevelsProperty());
         step.getItems().setAll(OnionSkin.Step.values());
-        step.setConverter(words(value -> value.name().toLowerCase(Locale.ROOT)));
+        step.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
         step.setOnAction(event -> change(skin -> skin.withStep(step.getValue())));
         step.setId("onion-step");
         strength = new ValueSlider("strength", 5, 100, 0, v -> fade(v / 100, -1, -1))
@@ -73,7 +72,7 @@ final class OnionRows extends VBox {
         outlines.setOnAction(event -> change(skin -> skin.withOutlines(outlines.isSelected())));
         layWhich.getItems().setAll(false, true);
         layWhich.setValue(false);
-        layWhich.setConverter(words(isLater -> isLater ? "the later" : "the earlier"));
+        layWhich.setConverter(ShownAs.words(isLater -> isLater ? "the later" : "the earlier"));
         layWhich.setOnAction(event -> show());
         for (Control control : List.of(on, all, step, earlier, later, outlines, layWhich)) {
             control.setFocusTraversable(false);
@@ -197,20 +196,6 @@ final class OnionRows extends VBox {
         if (!changed.equals(skin())) {
             session.view().onionProperty().set(changed);
         }
-    }
-
-    private static <T> StringConverter<T> words(Function<T, String> word) {
-        return new StringConverter<>() {
-            @Override
-            public String toString(T value) {
-                return value == null ? "" : word.apply(value);
-            }
-
-            @Override
-            public T fromString(String text) {
-                return null;
-            }
-        };
     }
 
     private static HBox row(Node... parts) {

@@ -4,6 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Ease;
 import chalktrace.core.edit.SpanMove;
@@ -19,7 +20,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /**
  * Moves the picked part, or the showings, on many frames at once: by the same numbers on each, or keyed on some frames with
@@ -45,22 +45,12 @@ final class SpanRows extends VBox {
         ease.getItems().setAll(Ease.values());
         ease.setValue(Ease.SLOW_OUT_AND_IN);
         ease.setFocusTraversable(false);
-        ease.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Ease value) {
-                return switch (value) {
-                    case EVEN -> "evenly";
-                    case SLOW_OUT -> "slow out";
-                    case SLOW_IN -> "slow in";
-                    case SLOW_OUT_AND_IN -> "slow out and in";
-                };
-            }
-
-            @Override
-            public Ease fromString(String text) {
-                return ease.getValue();
-            }
-        });
+        ease.setConverter(ShownAs.words(value -> switch (value) {
+            case EVEN -> "evenly";
+            case SLOW_OUT -> "slow out";
+            case SLOW_IN -> "slow in";
+            case SLOW_OUT_AND_IN -> "slow out and in";
+        }));
         showings.setId("span-showings");
         showings.setFocusTraversable(false);
         showings.setTooltip(

@@ -4,6 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.session.View;
@@ -15,7 +16,6 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.ShotSetup;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -29,7 +29,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** What can be done with the span that is chosen on the bench, or else with the showing at the gate. */
 final class TimingRows extends VBox {
@@ -60,17 +59,7 @@ final class TimingRows extends VBox {
         only.setValue(View.Only.ALL);
         only.setId("see-only");
         only.setFocusTraversable(false);
-        only.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(View.Only value) {
-                return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
-            }
-
-            @Override
-            public View.Only fromString(String text) {
-                return only.getValue();
-            }
-        });
+        only.setConverter(ShownAs.names());
         only.valueProperty().bindBidirectional(session.view().onlyProperty());
         CheckBox runs = new CheckBox("footage runs on meanwhile");
         runs.selectedProperty().bindBidirectional(session.view().footageRunsProperty());

@@ -5,6 +5,7 @@ import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
@@ -30,7 +31,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Cues, those that could be, and how well each meets what it is tied to. */
 final class CueRows extends VBox {
@@ -52,9 +52,9 @@ final class CueRows extends VBox {
         strength = new ValueSlider("stronger than", 0, 100, 0, v -> show()).previewing(v -> show());
         strength.show(25);
         Node find = Buttons.words(
-                "find what starts to sound", "steps, hits, clinks in the chosen sound", session.voicing()::findCues);
+                "find what starts to sound", "steps, hits, clinks in the chosen sound", session.cueing()::findCues);
         find.setId("find-cues");
-        Node keep = Buttons.words("keep these as cues", "all that are stronger", () -> session.voicing()
+        Node keep = Buttons.words("keep these as cues", "all that are stronger", () -> session.cueing()
                 .keep(stronger(), Cue.Kind.OTHER));
         keep.setId("keep-cues");
         found.getChildren()
@@ -62,7 +62,7 @@ final class CueRows extends VBox {
                         foundWords,
                         strength,
                         new FlowPane(
-                                4, 4, keep, Buttons.words("drop", "none of them", session.voicing()::dropCandidates)));
+                                4, 4, keep, Buttons.words("drop", "none of them", session.cueing()::dropCandidates)));
         chosenRows();
         getChildren()
                 .addAll(
@@ -78,7 +78,7 @@ final class CueRows extends VBox {
                         new Fold(
                                 "beat of music",
                                 false,
-                                Buttons.words("find the beat", "of the chosen sound", session.voicing()::findTempo),
+                                Buttons.words("find the beat", "of the chosen sound", session.cueing()::findTempo),
                                 tempoWords,
                                 Buttons.words("cues on the beats", "from the first to the shot's end", this::beats)));
         Refresh.on(
@@ -86,8 +86,8 @@ final class CueRows extends VBox {
                 this::show,
                 session.document().shotProperty(),
                 session.selection().itemProperty(),
-                session.voicing().candidatesProperty(),
-                session.voicing().tempoProperty());
+                session.cueing().candidatesProperty(),
+                session.cueing().tempoProperty());
     }
 
     private void chosenRows() {
@@ -97,17 +97,7 @@ final class CueRows extends VBox {
                 change("rename a cue", cue -> cue.withName(name.getText().strip())));
         kind.getItems().setAll(Cue.Kind.values());
         kind.setFocusTraversable(false);
-        kind.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Cue.Kind value) {
-                return value == null ? "" : value.name().toLowerCase(Locale.ROOT);
-            }
-
-            @Override
-            public Cue.Kind fromString(String text) {
-                return kind.getValue();
-            }
-        });
+        kind.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
         kind.setOnAction(event -> cue().filter(cue -> kind.getValue() != null && cue.kind() != kind.getValue())
                 .ifPresent(cue -> change("kind of a cue", c -> c.withKind(kind.getValue()))));
         lead.setPrefWidth(48);
@@ -121,7 +111,7 @@ final class CueRows extends VBox {
         tieLevel.setId("tie-drawing");
         Node tieMark = Buttons.words("frame at the gate", "its mark, or the frame itself", () -> tie(Optional.empty()));
         Node moveSound = Buttons.words("move the sound", "to meet the picture", () -> cue().ifPresent(
-                        cue -> session.voicing().moveSound(cue.id())));
+                        cue -> session.cueing().moveSound(cue.id())));
         moveSound.setId("sync-sound");
         Node movePicture = Buttons.words("move the picture", "to the frame that meets the sound", () -> cue().ifPresent(
                         cue -> session.document().apply(CueEdits.movePicture(cue.id()))));
@@ -163,13 +153,13 @@ final class CueRows extends VBox {
     }
 
     private List<Onsets.Onset> stronger() {
-        return session.voicing().candidatesProperty().get().stream()
+        return session.cueing().candidatesProperty().get().stream()
                 .filter(onset -> 100 * onset.strength() >= strength.value())
                 .toList();
     }
 
     private void beats() {
-        Tempo tempo = session.voicing().tempoProperty().get();
+        Tempo tempo = session.cueing().tempoProperty().get();
         if (tempo == null) {
             session.notices().problem("Find the beat first.");
             return;
@@ -204,11 +194,11 @@ final class CueRows extends VBox {
             lead.set(c.tie().map(Cue.Tie::leadFrames).orElse(0.0));
             lead.setDisable(c.tie().isEmpty());
         });
-        int all = session.voicing().candidatesProperty().get().size();
+        int all = session.cueing().candidatesProperty().get().size();
         found.setVisible(all > 0);
         found.setManaged(all > 0);
         foundWords.setText(all + " found, " + stronger().size() + " of them stronger. On the lane a click keeps one.");
-        Tempo tempo = session.voicing().tempoProperty().get();
+        Tempo tempo = session.cueing().tempoProperty().get();
         tempoWords.setText(
                 tempo == null
                         ? ""

@@ -151,14 +151,14 @@ final class MouthRows extends VBox {
                 Buttons.words(
                         "follow it",
                         "mouths move, turn and grow with that part, as at the gate",
-                        () -> session.voicing()
+                        () -> session.mouthFollowing()
                                 .followPart(
                                         String.valueOf(session.selection().level()),
                                         part.getText().strip())),
                 Buttons.words(
                         "follow the footage",
                         "the head about the mouth at the gate is tracked through the whole shot",
-                        session.voicing()::followFootage),
+                        session.mouthFollowing()::followFootage),
                 Rows.hint("The level is drawn, moved and retimed as any other. What is changed there stays"
                         + " when the line is aligned again."));
         return rows;

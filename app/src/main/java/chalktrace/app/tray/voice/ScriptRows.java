@@ -3,6 +3,7 @@ package chalktrace.app.tray.voice;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Jobs;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Voicing;
@@ -24,7 +25,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** The line as it was written, and what came of finding it in the recording. */
 final class ScriptRows extends VBox {
@@ -52,22 +52,11 @@ final class ScriptRows extends VBox {
         sound.setId("voice-sound");
         sound.setFocusTraversable(false);
         sound.setMaxWidth(Double.MAX_VALUE);
-        sound.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(String id) {
-                return id == null
-                        ? ""
-                        : session.shot().sound(id).map(SoundClip::name).orElse(id);
-            }
-
-            @Override
-            public String fromString(String text) {
-                return sound.getValue();
-            }
-        });
+        sound.setConverter(ShownAs.words(id ->
+                id == null ? "" : session.shot().sound(id).map(SoundClip::name).orElse(id)));
         sound.setOnAction(event -> {
             if (sound.getValue() != null) {
-                session.voicing().voiceProperty().set(sound.getValue());
+                session.voiceSound().chosenProperty().set(sound.getValue());
             }
         });
         align = Buttons.edged(Icons.SPEECH, "Align with the sound", this::align);
@@ -108,7 +97,7 @@ final class ScriptRows extends VBox {
                 this::show,
                 session.document().shotProperty(),
                 session.voicing().reportProperty(),
-                session.voicing().voiceProperty(),
+                session.voiceSound().chosenProperty(),
                 session.voicing().aligningProperty());
     }
 
@@ -131,7 +120,7 @@ final class ScriptRows extends VBox {
         if (!sound.getItems().equals(ids)) {
             sound.getItems().setAll(ids);
         }
-        sound.setValue(session.voicing().voice().map(SoundClip::id).orElse(null));
+        sound.setValue(session.voiceSound().clip().map(SoundClip::id).orElse(null));
         sound.setDisable(ids.isEmpty());
         Jobs.Job job = session.voicing().aligningProperty().get();
         progress.progressProperty().unbind();

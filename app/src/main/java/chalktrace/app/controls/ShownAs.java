@@ -1,0 +1,31 @@
+package chalktrace.app.controls;
+
+import java.util.Locale;
+import java.util.function.Function;
+import javafx.util.StringConverter;
+
+/** How the choices of a list are written. */
+public final class ShownAs {
+
+    private ShownAs() {}
+
+    /** Each choice in its words; nothing can be typed. */
+    public static <T> StringConverter<T> words(Function<T, String> of) {
+        return new StringConverter<>() {
+            @Override
+            public String toString(T value) {
+                return value == null ? "" : of.apply(value);
+            }
+
+            @Override
+            public T fromString(String text) {
+                throw new UnsupportedOperationException("choices are not typed");
+            }
+        };
+    }
+
+    /** The names of an enumeration, in small letters, with spaces. */
+    public static <E extends Enum<E>> StringConverter<E> names() {
+        return words(value -> value.name().toLowerCase(Locale.ROOT).replace('_', ' '));
+    }
+}

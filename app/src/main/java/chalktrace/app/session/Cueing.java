@@ -1,0 +1,158 @@
+package chalktrace.app.session;
+
+import chalktrace.core.edit.CueEdits;
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SoundClip;
+import chalktrace.core.sound.Onsets;
+import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.sound.Tempo;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Moments in sounds that the picture must meet: found, kept, and brought together. Lives on the FX thread. */
+public final class Cueing {
+
+    private final Document document;
+    private final VoiceSound voice;
+    private final Sounds sounds;
+    private final Transport transport;
+    private final Jobs jobs;
+    private final Notices notices;
+    private final ReadOnlyObjectWrapper<List<Onsets.Onset>> candidates = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<Tempo> tempo = new ReadOnlyObjectWrapper<>();
+
+    Cueing(Document document, VoiceSound voice, Sounds sounds, Transport transport, Jobs jobs, Notices notices) {
+        this.document = document;
+        this.voice = voice;
+        this.sounds = sounds;
+        this.transport = transport;
+        this.jobs = jobs;
+        this.notices = notices;
+        document.openingProperty().addListener(opened -> {
+            candidates.set(List.of());
+            tempo.set(null);
+        });
+    }
+
+    /** Moments that could become cues, in seconds from the shot's first frame. */
+    public ReadOnlyObjectProperty<List<Onsets.Onset>> candidatesProperty() {
+        return candidates.getReadOnlyProperty();
+    }
+
+    /** The beat that was found; null before it was looked for. Its first beat is on the shot's ruler. */
+    public ReadOnlyObjectProperty<Tempo> tempoProperty() {
+        return tempo.getReadOnlyProperty();
+    }
+
+    /** Looks for moments at which something starts to sound, in the chosen sound. */
+    public void findCues() {
+        voice.heard()
+                .ifPresent(heard -> jobs.runLong(
+                        "find what starts to sound",
+                        job -> Onsets.of(heard.pcm(), done -> job.at((int) (1000 * done), 1000)),
+                        onsets -> candidates.set(onsets.stream()
+                                .filter(onset -> onset.seconds() >= heard.from() && onset.seconds() <= heard.to())
+                                .map(onset -> new Onsets.Onset(
+                                        onset.seconds() + heard.clip().startSeconds(), onset.strength()))
+                                .filter(onset -> onset.seconds() >= 0
+                                        && onset.seconds()
+                                                < document.shot().setup().seconds())
+                                .toList()),
+                        notices::unlessCancelled));
+    }
+
+    /**
+     * Lays an effect so that its strongest start falls on the gate's frame, or earlier by a lead: a step on its contact.
+     *
+     * @param leadFrames how much earlier it is meant to sound
+     */
+    public void placeOnGate(String soundId, double leadFrames) {
+        Shot shot = document.shot();
+        Optional<SoundClip> clip = shot.sound(soundId);
+        Optional<PcmBuffer> pcm = clip.flatMap(sounds::of);
+        int gate = transport.frame();
+        if (pcm.isPresent()) {
+            jobs.run(
+                    "find where the sound starts",
+                    job -> Onsets.of(pcm.get(), done -> true).stream()
+                            .filter(onset ->
+                                    onset.seconds() >= clip.get().trim().headSeconds()
+                                            && onset.seconds()
+                                                    <= pcm.get().seconds()
+                                                            - clip.get().trim().tailSeconds())
+                            .max(Comparator.comparingDouble(Onsets.Onset::strength)),
+                    strongest -> strongest.ifPresentOrElse(
+                            onset -> document.apply(CueEdits.placeSound(clip.get(), onset.seconds(), gate, leadFrames)),
+                            () -> notices.problem(
+                                    "Nothing starts in " + clip.get().name() + ": it was not moved.")),
+                    notices::problem);
+        }
+    }
+
+    /** Makes cues of some candidates; these are no candidates any more. */
+    public void keep(List<Onsets.Onset> some, Cue.Kind kind) {
+        String name = kind == Cue.Kind.OTHER ? "cue" : kind.name().toLowerCase(Locale.ROOT);
+        List<Cue> cues = new ArrayList<>();
+        for (Onsets.Onset onset : some) {
+            if (!candidates.get().contains(onset)) {
+                continue;
+            }
+            cues.add(new Cue("", name, onset.seconds(), kind, Optional.empty()));
+        }
+        if (cues.isEmpty()) {
+            return;
+        }
+        document.apply(CueEdits.add(cues));
+        candidates.set(
+                candidates.get().stream().filter(onset -> !some.contains(onset)).toList());
+    }
+
+    public void dropCandidates() {
+        candidates.set(List.of());
+    }
+
+    /** Looks for the beat of music in the chosen sound. */
+    public void findTempo() {
+        voice.heard()
+                .ifPresent(heard -> jobs.runLong(
+                        "find the beat",
+                        job -> Tempo.of(
+                                Onsets.strength(heard.pcm(), done -> job.at((int) (1000 * done), 1000)),
+                                Onsets.stepSeconds()),
+                        found -> tempo.set(new Tempo(
+                                found.beatsPerMinute(),
+                                found.firstSeconds() + heard.clip().startSeconds(),
+                                found.sureness())),
+                        notices::unlessCancelled));
+    }
+
+    /** Brings a cue's sound to its picture: the sound in which it is moves, with what else is in it. */
+    public void moveSound(String cueId) {
+        Shot shot = document.shot();
+        shot.cues().stream().filter(cue -> cue.id().equals(cueId)).findFirst().ifPresent(cue -> {
+            Optional<SoundClip> in = shot.sounds().stream()
+                    .filter(clip -> !clip.isAttached()
+                            && sounds.of(clip)
+                                    .filter(pcm -> cue.seconds() >= clip.heardFrom() - 0.05
+                                            && cue.seconds() <= clip.heardTo(pcm.seconds()) + 0.05)
+                                    .isPresent())
+                    .min(Comparator.comparingDouble(
+                            clip -> sounds.of(clip).orElseThrow().seconds()));
+            document.apply(CueEdits.moveSound(
+                    cueId,
+                    in.map(SoundClip::id),
+                    in.map(SoundClip::heardFrom).orElse(0.0),
+                    in.map(clip -> clip.heardTo(sounds.of(clip).orElseThrow().seconds()))
+                            .orElse(0.0)));
+            if (in.isEmpty()) {
+                notices.say("No sound of its own lies there: the cue alone was moved.");
+            }
+        });
+    }
+}

@@ -1,0 +1,93 @@
+package chalktrace.app.session;
+
+import chalktrace.core.between.PartMotion;
+import chalktrace.core.edit.MouthLevels;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Shot;
+import java.awt.geom.Point2D;
+import java.util.List;
+import java.util.Optional;
+
+/** Lets the mouths of a shot follow a head. Lives on the FX thread. */
+public final class MouthFollowing {
+
+    /** So many times as wide as the mouth is the patch that is followed, from its middle to its side. */
+    private static final double HEAD_SHARE = 1.5;
+
+    private final Document document;
+    private final Transport transport;
+    private final Jobs jobs;
+    private final Notices notices;
+
+    MouthFollowing(Document document, Transport transport, Jobs jobs, Notices notices) {
+        this.document = document;
+        this.transport = transport;
+        this.jobs = jobs;
+        this.notices = notices;
+    }
+
+    /** Lets the mouths follow a drawn part of a level, from the gate's frame on as it is there. */
+    public void followPart(String levelId, String part) {
+        Shot shot = document.shot();
+        if (MouthLevels.find(shot).isEmpty()) {
+            notices.problem("There is no mouth level yet: make one first.");
+            return;
+        }
+        int gate = transport.frame();
+        jobs.run(
+                "follow " + (part.isEmpty() ? "the drawing" : part),
+                job -> shot.level(levelId)
+                        .flatMap(level -> PartMotion.follow(
+                                level,
+                                part,
+                                gate,
+                                shot.setup().length(),
+                                shot.setup().size().width() / 2.0,
+                                shot.setup().size().height() / 2.0)),
+                way -> way.ifPresentOrElse(
+                        found -> follow(shot, gate, found),
+                        () -> notices.problem(
+                                "Nothing of that part is drawn at the gate. Go to a frame on which it is.")),
+                notices::problem);
+    }
+
+    /** Lets the mouths follow the footage: the head about the mouth at the gate is tracked from there to both ends. */
+    public void followFootage() {
+        Shot shot = document.shot();
+        Optional<MouthPlace> mouth = shot.mouthPlace();
+        if (MouthLevels.find(shot).isEmpty() || mouth.isEmpty()) {
+            notices.problem("There is no mouth level yet: make one first.");
+            return;
+        }
+        int gate = transport.frame();
+        Point2D middle = MouthLevels.placementAt(shot, gate)
+                .transform(
+                        shot.setup().size().width() / 2.0, shot.setup().size().height() / 2.0)
+                .transform(new Point2D.Double(mouth.get().x(), mouth.get().y()), null);
+        jobs.runLong(
+                "follow the footage",
+                job -> FootageTrack.follow(
+                        shot, gate, middle, HEAD_SHARE * mouth.get().width(), job),
+                track -> {
+                    follow(shot, gate, track.way());
+                    if (!track.lost().isEmpty()) {
+                        notices.say("It was lost at frame "
+                                + shot.setup().number(track.lost().get(0))
+                                + ": from there on the mouth stays where it was.");
+                    }
+                },
+                notices::unlessCancelled);
+    }
+
+    /** On top of how the mouth is placed at the gate. */
+    private void follow(Shot read, int gate, List<Placement> way) {
+        Shot now = document.shot();
+        if (!now.levels().equals(read.levels()) || !now.footage().equals(read.footage())) {
+            notices.problem("The shot has changed meanwhile: follow again.");
+            return;
+        }
+        Placement own = MouthLevels.placementAt(now, gate);
+        document.apply(MouthLevels.follow(way.stream().map(own::then).toList()));
+    }
+}
