@@ -55,6 +55,17 @@ public class TimingBenchmark {
 
     @Setup(Level.Trial)
     public void make() {
+        shot = crowded();
+        all = shot.levels().stream().map(chalktrace.core.shot.Level::id).toList();
+        first = Material.strokes(5, 100);
+        AffineTransform turn = AffineTransform.getRotateInstance(0.4, 900, 500);
+        second = first.stream()
+                .map(stroke -> stroke.withCurve(stroke.curve().transformed(turn)))
+                .toList();
+    }
+
+    /** 3,000 frames, 40 levels, 10,000 drawings. */
+    static Shot crowded() {
         Shot empty = Shot.empty("benchmark", ShotSetup.standard().withLength(FRAMES));
         Stroke line = Stroke.straight("chalk-1", 10, 10, 90, 40, 1);
         List<chalktrace.core.shot.Level> levels = new ArrayList<>();
@@ -69,13 +80,7 @@ public class TimingBenchmark {
             levels.add(new chalktrace.core.shot.Level(
                     blank.id(), blank.name(), true, false, 1, blank.style(), drawings, new Exposures(runs)));
         }
-        shot = empty.withLevels(levels);
-        all = levels.stream().map(chalktrace.core.shot.Level::id).toList();
-        first = Material.strokes(5, 100);
-        AffineTransform turn = AffineTransform.getRotateInstance(0.4, 900, 500);
-        second = first.stream()
-                .map(stroke -> stroke.withCurve(stroke.curve().transformed(turn)))
-                .toList();
+        return empty.withLevels(levels);
     }
 
     @Benchmark

@@ -10,7 +10,6 @@ import chalktrace.core.speech.PhoneMouths;
 import chalktrace.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -79,7 +78,7 @@ public class VoiceBenchmark {
     /** The mouths of 5,000 words on 48,000 frames. */
     @Benchmark
     public int mouthsOfFiveThousandWords() {
-        return PhoneMouths.of(words, MouthChart.TEN, MouthRules.STANDARD, FrameRate.FILM, 48_000, Optional.empty())
+        return PhoneMouths.of(words, MouthChart.TEN, MouthRules.STANDARD, FrameRate.FILM, 48_000)
                 .size();
     }
 }

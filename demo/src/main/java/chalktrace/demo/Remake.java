@@ -3,6 +3,7 @@ package chalktrace.demo;
 import chalktrace.core.edit.AlignEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.Word;
+import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.speech.Aligner;
 import chalktrace.core.speech.Pronunciations;
@@ -70,7 +71,8 @@ public final class Remake {
         return AlignEdits.words(
                 Aligner.align(line, 0, line.seconds(), script, List.of(), new Pronunciations(List.of()), done -> true),
                 Performance.LINE / 24.0,
-                Map.of());
+                Map.of(),
+                new Loudness(line));
     }
 
     private static void copy(String resource, Path target) throws Exception {

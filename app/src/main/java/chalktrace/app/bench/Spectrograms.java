@@ -11,6 +11,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.scene.image.Image;
@@ -34,6 +36,10 @@ final class Spectrograms {
     private static final int MOST_TILES = 400;
 
     private final Session session;
+
+    /** Held here, as the look outlives every window. */
+    private final InvalidationListener newLook = changed -> clear();
+
     private final ReadOnlyIntegerWrapper made = new ReadOnlyIntegerWrapper();
     private final Set<String> asked = new HashSet<>();
     private final Map<String, Image> tiles = new LinkedHashMap<>(16, 0.75f, true) {
@@ -48,7 +54,11 @@ final class Spectrograms {
     Spectrograms(Session session) {
         this.session = session;
         session.document().openingProperty().addListener(opened -> tiles.clear());
-        Theme.lookProperty().addListener(changed -> tiles.clear());
+        Theme.lookProperty().addListener(new WeakInvalidationListener(newLook));
+    }
+
+    private void clear() {
+        tiles.clear();
     }
 
     /** Changes whenever another tile has been made. */

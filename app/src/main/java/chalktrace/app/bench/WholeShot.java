@@ -10,6 +10,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.Word;
 import chalktrace.core.time.FrameRange;
 import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
@@ -42,7 +43,7 @@ final class WholeShot extends Region {
         session.selection().levelProperty().addListener(repaint);
         scale.pixelsPerFrameProperty().addListener(repaint);
         session.transport().withinProperty().addListener(repaint);
-        Theme.lookProperty().addListener(repaint);
+        Theme.lookProperty().addListener(new WeakInvalidationListener(repaint));
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::go);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::go);
     }

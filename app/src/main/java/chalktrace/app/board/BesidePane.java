@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Region;
@@ -80,7 +81,7 @@ public final class BesidePane extends Region {
         session.transport().frameProperty().addListener(all);
         session.footages().arrivalsProperty().addListener(all);
         heightProperty().addListener(all);
-        Theme.lookProperty().addListener(all);
+        Theme.lookProperty().addListener(new WeakInvalidationListener(all));
         widthProperty().addListener(all);
         show();
     }

@@ -28,6 +28,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
 import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.scene.AccessibleRole;
@@ -95,7 +96,7 @@ public final class BoardView extends Region {
         });
         settling.setOnFinished(rested -> settle());
         session.inBetweening().draftProperty().addListener(all);
-        Theme.lookProperty().addListener(all);
+        Theme.lookProperty().addListener(new WeakInvalidationListener(all));
         session.view().aloneProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);
         session.view().peekBackProperty().addListener(all);

@@ -7,6 +7,8 @@ import chalktrace.core.edit.PickEdits;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.CurvePoints;
 import java.awt.geom.Point2D;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import javafx.beans.InvalidationListener;
@@ -18,6 +20,7 @@ import javafx.scene.shape.CubicCurveTo;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
+import javafx.scene.shape.PathElement;
 
 /**
  * The points and handles of one picked stroke: drag a point or a handle to bend the line, double-click the line for another
@@ -34,6 +37,10 @@ final class PointsFrame extends Pane {
     private final Session session;
     private final BoardView board;
     private final Path line = new Path();
+
+    /** As the line, but as wide as a hand can hit. */
+    private final Path reach = new Path();
+
     private int touched = -1;
     private Curve dragged;
 
@@ -41,9 +48,11 @@ final class PointsFrame extends Pane {
         this.session = session;
         this.board = board;
         line.getStyleClass().add("points-line");
-        line.setPickOnBounds(false);
-        line.setOnMousePressed(MouseEvent::consume);
-        line.setOnMouseClicked(event -> {
+        line.setMouseTransparent(true);
+        reach.getStyleClass().add("points-reach");
+        reach.setPickOnBounds(false);
+        reach.setOnMousePressed(MouseEvent::consume);
+        reach.setOnMouseClicked(event -> {
             if (event.getClickCount() == 2) {
                 addPoint(event);
             }
@@ -87,16 +96,18 @@ final class PointsFrame extends Pane {
     }
 
     private void build(Curve curve) {
-        line.getElements().clear();
+        List<PathElement> elements = new ArrayList<>();
         Point2D start = board.toBoard(curve.x(0), curve.y(0));
-        line.getElements().add(new MoveTo(start.getX(), start.getY()));
+        elements.add(new MoveTo(start.getX(), start.getY()));
         for (int p = 1; p + 2 < curve.points(); p += 3) {
             Point2D a = board.toBoard(curve.x(p), curve.y(p));
             Point2D b = board.toBoard(curve.x(p + 1), curve.y(p + 1));
             Point2D c = board.toBoard(curve.x(p + 2), curve.y(p + 2));
-            line.getElements().add(new CubicCurveTo(a.getX(), a.getY(), b.getX(), b.getY(), c.getX(), c.getY()));
+            elements.add(new CubicCurveTo(a.getX(), a.getY(), b.getX(), b.getY(), c.getX(), c.getY()));
         }
-        getChildren().add(line);
+        line.getElements().setAll(elements);
+        reach.getElements().setAll(elements);
+        getChildren().addAll(line, reach);
         boolean few = curve.segments() < MOST_HANDLES;
         for (int point = 0; point <= curve.segments(); point++) {
             if (few || Math.abs(point - touched) <= 1) {

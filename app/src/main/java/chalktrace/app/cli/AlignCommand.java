@@ -5,6 +5,7 @@ import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.Word;
+import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.speech.AlignedWord;
 import chalktrace.core.speech.Aligner;
@@ -74,8 +75,8 @@ final class AlignCommand implements Callable<Integer> {
                 pronunciations,
                 percent::show);
         percent.end();
-        List<Word> words = AlignEdits.words(found, 0, Map.of());
-        List<MouthSpan> mouths = mouthOptions.mouths(words, frames.rate, pcm);
+        List<Word> words = AlignEdits.words(found, 0, Map.of(), new Loudness(pcm));
+        List<MouthSpan> mouths = mouthOptions.mouths(words, frames.rate, pcm.seconds());
         TimedSpeech speech = new TimedSpeech(words, mouths, List.of());
         if (table != null) {
             speech.write(table, frames.rate);

@@ -4,8 +4,6 @@ import chalktrace.core.shot.MouthChart;
 import chalktrace.core.shot.MouthRules;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Word;
-import chalktrace.core.sound.Loudness;
-import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.speech.PhoneMouths;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.UnreadableException;
@@ -13,7 +11,6 @@ import chalktrace.media.file.MouthFiles;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import picocli.CommandLine.Option;
 
 /** How mouths are set from phones. */
@@ -40,8 +37,8 @@ final class MouthOptions {
         };
     }
 
-    /** @param sound in which the words are, for how far vowels open; null when there is none */
-    List<MouthSpan> mouths(List<Word> words, FrameRate rate, PcmBuffer sound) throws UnreadableException {
+    /** @param seconds how long the line is, pauses at its ends included */
+    List<MouthSpan> mouths(List<Word> words, FrameRate rate, double seconds) throws UnreadableException {
         MouthRules standard = MouthRules.STANDARD;
         MouthRules rules = new MouthRules(
                 lead == null ? standard.leadMillis() : lead,
@@ -50,16 +47,8 @@ final class MouthOptions {
                 standard.roundAheadMillis(),
                 twos ? 2 : 1,
                 true);
-        double seconds = sound == null
-                ? words.stream().mapToDouble(Word::endSeconds).max().orElse(0) + 0.5
-                : sound.seconds();
-        return PhoneMouths.of(
-                words,
-                chart(),
-                rules,
-                rate,
-                Math.max(1, (int) Math.ceil(seconds * rate.framesPerSecond() - 1e-6)),
-                sound == null ? Optional.empty() : Optional.of(new Loudness(sound)::atSeconds));
+        int frames = Math.max(1, (int) Math.ceil(seconds * rate.framesPerSecond() - 1e-6));
+        return PhoneMouths.of(words, chart(), rules, rate, frames);
     }
 
     static void perFrame(ArrayNode to, List<MouthSpan> mouths) {

@@ -1,6 +1,7 @@
 package chalktrace.app.cli;
 
 import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Word;
 import chalktrace.media.file.MouthFiles;
 import chalktrace.media.file.TimedSpeech;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -17,6 +18,9 @@ import picocli.CommandLine.Parameters;
 
 @Command(name = "mouths", description = "Set mouths on frames from a table of words and phones.")
 final class MouthsCommand implements Callable<Integer> {
+
+    /** So long the mouth is seen to rest after the last word. */
+    private static final double AFTER_SECONDS = 0.5;
 
     /** What is wanted, one of these. */
     static final class What {
@@ -46,8 +50,9 @@ final class MouthsCommand implements Callable<Integer> {
             answer.print("wrote " + what.writeChart, Answer.object().put("chart", what.writeChart.toString()));
             return 0;
         }
-        List<MouthSpan> mouths =
-                mouthOptions.mouths(TimedSpeech.read(what.table, frames.rate).words(), frames.rate, null);
+        List<Word> words = TimedSpeech.read(what.table, frames.rate).words();
+        double end = words.stream().mapToDouble(Word::endSeconds).max().orElse(0);
+        List<MouthSpan> mouths = mouthOptions.mouths(words, frames.rate, end + AFTER_SECONDS);
         ObjectNode document = Answer.object().put("rate", frames.rate.asText());
         MouthOptions.perFrame(document.putArray("mouths"), mouths);
         answer.print(

@@ -3,6 +3,7 @@ package chalktrace.app.controls;
 import javafx.application.Platform;
 import javafx.beans.InvalidationListener;
 import javafx.beans.Observable;
+import javafx.beans.WeakInvalidationListener;
 import javafx.scene.Node;
 
 /** Keeps a part of the window up to date, but only while it is in the window, and once for changes that come together. */
@@ -22,8 +23,10 @@ public final class Refresh {
     public static void on(Node node, Runnable refresh, Observable... observed) {
         Refresh made = new Refresh(node, refresh);
         InvalidationListener changed = any -> made.ask();
+        // What is observed may outlive the window: the node alone keeps the listener.
+        node.getProperties().put(made, changed);
         for (Observable one : observed) {
-            one.addListener(changed);
+            one.addListener(new WeakInvalidationListener(changed));
         }
         node.sceneProperty().addListener((property, before, scene) -> {
             if (scene != null && made.stale) {

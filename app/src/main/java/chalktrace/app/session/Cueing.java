@@ -6,6 +6,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.sound.Onsets;
 import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.sound.SpeechActivity;
 import chalktrace.core.sound.Tempo;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -111,6 +112,21 @@ public final class Cueing {
         document.apply(CueEdits.add(cues));
         candidates.set(
                 candidates.get().stream().filter(onset -> !some.contains(onset)).toList());
+    }
+
+    /** Offers where syllables are loudest as cues, to label a line without a script. */
+    public void findSyllables() {
+        voice.heard()
+                .ifPresent(heard -> jobs.run(
+                        "find syllables",
+                        job -> new SpeechActivity(heard.pcm()).beats(),
+                        beats -> candidates.set(beats.stream()
+                                .filter(seconds -> seconds >= heard.from() && seconds <= heard.to())
+                                .map(seconds ->
+                                        new Onsets.Onset(seconds + heard.clip().startSeconds(), 1))
+                                .filter(onset -> onset.seconds() >= 0)
+                                .toList()),
+                        notices::unlessCancelled));
     }
 
     public void dropCandidates() {

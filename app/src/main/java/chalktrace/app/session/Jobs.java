@@ -117,6 +117,10 @@ public final class Jobs {
 
     /** Runs something small once, without showing it. */
     void quietly(Runnable work) {
+        if (shortWork.isShutdown()) {
+            // The window is closed: nobody waits for it.
+            return;
+        }
         shortWork.execute(() -> {
             try {
                 work.run();

@@ -1,11 +1,9 @@
 package chalktrace.app.session;
 
 import chalktrace.core.shot.SoundClip;
-import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.PcmBuffer;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.DoubleUnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
@@ -50,12 +48,6 @@ public final class VoiceSound {
 
         double to() {
             return Math.max(from(), pcm.seconds() - clip.trim().tailSeconds());
-        }
-
-        /** How loud it is at a time of the shot. */
-        DoubleUnaryOperator loudness() {
-            Loudness loudness = new Loudness(pcm);
-            return seconds -> loudness.atSeconds(seconds - clip.startSeconds());
         }
     }
 

@@ -6,6 +6,7 @@ import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Word;
+import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.SpeechActivity;
 import chalktrace.core.speech.AlignedWord;
 import chalktrace.core.speech.Aligner;
@@ -93,12 +94,12 @@ public final class Voicing {
                             pins,
                             new Pronunciations(shot.speech().sayings()),
                             done -> job.at((int) (1000 * done), 1000));
-                    List<Word> words = AlignEdits.words(found, heard.clip().startSeconds(), pinned);
+                    List<Word> words =
+                            AlignEdits.words(found, heard.clip().startSeconds(), pinned, new Loudness(heard.pcm()));
                     Edit edit = AlignEdits.place(
                             words,
                             heard.clip().startSeconds() + heard.from(),
-                            heard.clip().startSeconds() + heard.to(),
-                            Optional.of(heard.loudness()));
+                            heard.clip().startSeconds() + heard.to());
                     return new Aligned(found, edit);
                 },
                 aligned -> {
@@ -194,8 +195,7 @@ public final class Voicing {
                                 document.apply(AlignEdits.place(
                                         words,
                                         heard.clip().startSeconds() + heard.from(),
-                                        heard.clip().startSeconds() + heard.to(),
-                                        Optional.empty()));
+                                        heard.clip().startSeconds() + heard.to()));
                             }
                         },
                         notices::problem));

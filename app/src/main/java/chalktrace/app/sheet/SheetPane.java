@@ -2,6 +2,7 @@ package chalktrace.app.sheet;
 
 import chalktrace.app.keys.Keys;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.theme.Tones;
 import chalktrace.core.edit.DrawingEdits;
@@ -14,6 +15,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
@@ -62,7 +64,7 @@ public final class SheetPane extends Region {
         });
         session.timing().spanProperty().addListener(all);
         session.selection().levelProperty().addListener(all);
-        Theme.lookProperty().addListener(all);
+        Theme.lookProperty().addListener(new WeakInvalidationListener(all));
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
         addEventHandler(ScrollEvent.SCROLL, event -> {
             if (event.getDeltaY() != 0) {
@@ -238,6 +240,7 @@ public final class SheetPane extends Region {
             g.setFill(tones.accentWash());
             g.fillRect(0, y, getWidth(), ROW);
         }
+        span(g, tones, frame, y);
         g.setStroke((frame + 1) % second == 0 ? tones.edge() : tones.line());
         g.setLineWidth(1);
         g.strokeLine(0, y + ROW - 0.5, getWidth(), y + ROW - 0.5);
@@ -255,6 +258,21 @@ public final class SheetPane extends Region {
         for (String text : List.of(row.words(), row.mouth(), row.cues(), row.note(), row.camera())) {
             g.fillText(text, x + 6, y + ROW / 2, TEXT - 10);
             x += TEXT;
+        }
+    }
+
+    /** The cells of the span that is chosen on the bench. */
+    private void span(GraphicsContext g, Tones tones, int frame, double y) {
+        Timing.Span span = session.timing().spanProperty().get();
+        if (span == null || !span.frames().contains(frame)) {
+            return;
+        }
+        g.setFill(tones.accentWash());
+        List<Level> levels = shown().levels();
+        for (int c = 0; c < levels.size(); c++) {
+            if (span.levels().contains(levels.get(c).id())) {
+                g.fillRect(NUMBER + c * LEVEL, y, LEVEL, ROW);
+            }
         }
     }
 

@@ -4,6 +4,8 @@ import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.util.List;
 import javafx.application.Application;
+import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Scene;
@@ -75,7 +77,10 @@ public final class Theme {
 
     /** Lets a window follow the look. */
     public static void apply(Scene scene) {
-        LOOK.addListener(changed -> scene.getStylesheets().setAll(styleSheets()));
+        InvalidationListener follow = changed -> scene.getStylesheets().setAll(styleSheets());
+        // The look outlives windows: the scene alone keeps the listener.
+        scene.getProperties().put(Theme.class, follow);
+        LOOK.addListener(new WeakInvalidationListener(follow));
         scene.getStylesheets().setAll(styleSheets());
     }
 

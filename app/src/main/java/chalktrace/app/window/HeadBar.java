@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -136,7 +137,10 @@ final class HeadBar extends HBox {
     private MenuItem look(Theme.Look look) {
         CheckMenuItem item = new CheckMenuItem(look.title());
         item.setSelected(Theme.lookProperty().get() == look);
-        Theme.lookProperty().addListener((property, before, now) -> item.setSelected(now == look));
+        InvalidationListener follow =
+                changed -> item.setSelected(Theme.lookProperty().get() == look);
+        item.getProperties().put(Theme.class, follow);
+        Theme.lookProperty().addListener(new WeakInvalidationListener(follow));
         item.setOnAction(event -> {
             item.setSelected(true);
             session.preferences().setLook(look.name());

@@ -30,8 +30,15 @@ public final class OpenWindow {
     public final Session session;
     public final Workbench workbench;
 
+    /** The window of the test before: its session lives, with its pictures, until it is closed. */
+    private static OpenWindow before;
+
     /** On the FX thread. */
     public OpenWindow(Stage stage, Path stateFolder) {
+        if (before != null) {
+            before.session.close();
+        }
+        before = this;
         // What the codecs say of bad files is expected here.
         LogManager.getLogManager().reset();
         Theme.load();

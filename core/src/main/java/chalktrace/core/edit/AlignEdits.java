@@ -3,14 +3,13 @@ package chalktrace.core.edit;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.Word;
+import chalktrace.core.sound.Loudness;
 import chalktrace.core.speech.AlignedWord;
 import chalktrace.core.speech.Alignment;
 import chalktrace.core.speech.PhoneMouths;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.function.DoubleUnaryOperator;
 
 /** Puts what was found in a recording onto the ruler. */
 public final class AlignEdits {
@@ -22,8 +21,9 @@ public final class AlignEdits {
      *
      * @param soundStart where the recording starts, in seconds from the shot's first frame
      * @param kept words that stay as they are, by their index in the script
+     * @param loudness of the recording
      */
-    public static List<Word> words(Alignment found, double soundStart, Map<Integer, Word> kept) {
+    public static List<Word> words(Alignment found, double soundStart, Map<Integer, Word> kept, Loudness loudness) {
         List<Word> out = new ArrayList<>();
         double at = 0;
         for (AlignedWord word : found.words()) {
@@ -32,9 +32,11 @@ public final class AlignEdits {
             Word stays = kept.get(word.index());
             if (word.heard() && end > start && (stays != null || !word.phones().isEmpty())) {
                 List<Phone> phones = word.phones().stream()
-                        .map(phone -> phone.withTimes(
-                                Math.max(0, phone.startSeconds() + soundStart),
-                                Math.max(1e-6, phone.endSeconds() + soundStart)))
+                        .map(phone -> phone.withDecibels(Math.min(
+                                        -0.001, loudness.atSeconds((phone.startSeconds() + phone.endSeconds()) / 2)))
+                                .withTimes(
+                                        Math.max(0, phone.startSeconds() + soundStart),
+                                        Math.max(1e-6, phone.endSeconds() + soundStart)))
                         .filter(phone -> phone.startSeconds() >= start - 1e-6)
                         .toList();
                 out.add(
@@ -58,10 +60,8 @@ public final class AlignEdits {
      * Puts aligned words in the place of those that lie within a stretch of the shot, and sets the mouths anew.
      *
      * @param words as {@link #words} gives them
-     * @param decibels how loud the line is at a time of the shot
      */
-    public static Edit place(
-            List<Word> words, double fromSeconds, double toSeconds, Optional<DoubleUnaryOperator> decibels) {
+    public static Edit place(List<Word> words, double fromSeconds, double toSeconds) {
         return new Edit("align the script", shot -> {
             List<Word> out = new ArrayList<>();
             for (Word word : shot.words()) {
@@ -82,7 +82,7 @@ public final class AlignEdits {
                 }
             }
             Shot changed = shot.withWords(out);
-            return SpeechEdits.mouthsAnew(changed, PhoneMouths.of(changed, decibels));
+            return SpeechEdits.mouthsAnew(changed, PhoneMouths.of(changed));
         });
     }
 }

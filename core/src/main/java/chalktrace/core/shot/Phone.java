@@ -9,8 +9,11 @@ import java.util.Set;
  * @param symbol one of {@link #SYMBOLS}
  * @param startSeconds from the shot's first frame
  * @param endSeconds after the start
+ * @param decibels how loud it is said, below full scale; {@link #NOT_KNOWN} when nobody has listened
  */
-public record Phone(String symbol, double startSeconds, double endSeconds) {
+public record Phone(String symbol, double startSeconds, double endSeconds, double decibels) {
+
+    public static final double NOT_KNOWN = 0;
 
     /** No sound: a pause, a breath. */
     public static final String SILENCE = "SIL";
@@ -33,6 +36,14 @@ public record Phone(String symbol, double startSeconds, double endSeconds) {
         if (!(startSeconds >= 0) || !(endSeconds > startSeconds) || Double.isInfinite(endSeconds)) {
             throw new IllegalArgumentException("The phone " + symbol + " must end after its start.");
         }
+        if (!(decibels <= 0) || Double.isInfinite(decibels)) {
+            throw new IllegalArgumentException("The phone " + symbol + " is at most as loud as full scale, 0 dB.");
+        }
+    }
+
+    /** How loud is not known. */
+    public Phone(String symbol, double startSeconds, double endSeconds) {
+        this(symbol, startSeconds, endSeconds, NOT_KNOWN);
     }
 
     public static boolean isVowel(String symbol) {
@@ -40,6 +51,10 @@ public record Phone(String symbol, double startSeconds, double endSeconds) {
     }
 
     public Phone withTimes(double newStart, double newEnd) {
-        return new Phone(symbol, newStart, newEnd);
+        return new Phone(symbol, newStart, newEnd, decibels);
+    }
+
+    public Phone withDecibels(double loud) {
+        return new Phone(symbol, startSeconds, endSeconds, loud);
     }
 }

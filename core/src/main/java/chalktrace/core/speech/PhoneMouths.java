@@ -14,8 +14,6 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
-import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 
 /**
@@ -36,19 +34,23 @@ public final class PhoneMouths {
     private static final double SLACK = 0.1;
     private static final double SAME_SECONDS = 1e-6;
 
-    private record Sounding(String phone, Mouth mouth, double start, double end) {
+    private record Sounding(String phone, Mouth mouth, double start, double end, double decibels) {
 
         Sounding as(Mouth other) {
-            return new Sounding(phone, other, start, end);
+            return new Sounding(phone, other, start, end, decibels);
         }
 
         Sounding lasting(double from, double to) {
-            return new Sounding(phone, mouth, from, to);
+            return new Sounding(phone, mouth, from, to, decibels);
         }
 
         /** Of two sounds on one frame the one that is seen: vowels before consonants, but for those of the lips. */
         int priority() {
             return Phone.isVowel(phone) || mustBeSeen() ? mouth.priority() : Math.min(FREE_PRIORITY, mouth.priority());
+        }
+
+        boolean isHeardVowel() {
+            return Phone.isVowel(phone) && decibels != Phone.NOT_KNOWN;
         }
 
         boolean mustBeSeen() {
@@ -75,20 +77,14 @@ public final class PhoneMouths {
         this.length = length;
     }
 
-    /** The mouths of a shot's words, by its chart and rules, without regard to loudness. */
+    /** The mouths of a shot's words, by its chart and rules. */
     public static List<MouthSpan> of(Shot shot) {
-        return of(shot, Optional.empty());
-    }
-
-    /** @param decibels how loud the line is at a time of the shot */
-    public static List<MouthSpan> of(Shot shot, Optional<DoubleUnaryOperator> decibels) {
         return of(
                 shot.words(),
                 shot.speech().chart(),
                 shot.speech().rules(),
                 shot.setup().rate(),
-                shot.setup().length(),
-                decibels);
+                shot.setup().length());
     }
 
     /**
@@ -96,22 +92,17 @@ public final class PhoneMouths {
      * @param frames how many there are
      * @return spans over all frames, each with the mouth of its frames; nothing without words
      */
-    public static List<MouthSpan> of(
-            List<Word> words,
-            MouthChart chart,
-            MouthRules rules,
-            FrameRate rate,
-            int frames,
-            Optional<DoubleUnaryOperator> decibels) {
+    public static List<MouthSpan> of(List<Word> words, MouthChart chart, MouthRules rules, FrameRate rate, int frames) {
         if (words.isEmpty()) {
             return List.of();
         }
         PhoneMouths mouths = new PhoneMouths(chart, rules, rate, frames);
         List<Sounding> sounds = mouths.soundings(words);
-        if (rules.opened() && decibels.isPresent()) {
-            sounds = mouths.opened(sounds, decibels.get());
-        }
-        return mouths.onFrames(mouths.rounded(sounds));
+        return mouths.onFrames(mouths.rounded(rules.opened() ? mouths.opened(sounds) : sounds));
+    }
+
+    private Sounding silence(double from, double to) {
+        return new Sounding(Phone.SILENCE, chart.mouthOf(Phone.SILENCE), from, to, Phone.NOT_KNOWN);
     }
 
     /** All sounds on the ruler, earlier by the lead, with what fills the pauses. */
@@ -128,26 +119,26 @@ public final class PhoneMouths {
                     continue;
                 }
                 if (start - at >= rest || out.isEmpty() && start > at) {
-                    out.add(new Sounding(Phone.SILENCE, chart.mouthOf(Phone.SILENCE), at, start));
+                    out.add(silence(at, start));
                 } else if (start > at) {
                     Sounding before = out.remove(out.size() - 1);
                     out.add(before.lasting(before.start, start));
                 }
-                out.add(new Sounding(phone.symbol(), chart.mouthOf(phone.symbol()), start, end));
+                out.add(new Sounding(phone.symbol(), chart.mouthOf(phone.symbol()), start, end, phone.decibels()));
                 at = end;
             }
         }
         double all = rate.seconds(length);
         if (at < all) {
-            out.add(new Sounding(Phone.SILENCE, chart.mouthOf(Phone.SILENCE), at, all));
+            out.add(silence(at, all));
         }
         return out;
     }
 
-    private List<Sounding> opened(List<Sounding> sounds, DoubleUnaryOperator decibels) {
+    private List<Sounding> opened(List<Sounding> sounds) {
         double[] loudness = sounds.stream()
-                .filter(sound -> Phone.isVowel(sound.phone))
-                .mapToDouble(sound -> decibels.applyAsDouble((sound.start + sound.end) / 2))
+                .filter(Sounding::isHeardVowel)
+                .mapToDouble(Sounding::decibels)
                 .sorted()
                 .toArray();
         if (loudness.length == 0) {
@@ -158,12 +149,9 @@ public final class PhoneMouths {
         Mouth half = chart.mouthOf("AH");
         return sounds.stream()
                 .map(sound -> {
-                    if (!Phone.isVowel(sound.phone)) {
-                        return sound;
-                    }
-                    double over = decibels.applyAsDouble((sound.start + sound.end) / 2) - middle;
-                    boolean faint = sound.mouth.equals(wide) && over < FAINT_DECIBELS;
-                    boolean loud = sound.mouth.equals(half) && over > LOUD_DECIBELS;
+                    double over = sound.decibels - middle;
+                    boolean faint = sound.isHeardVowel() && sound.mouth.equals(wide) && over < FAINT_DECIBELS;
+                    boolean loud = sound.isHeardVowel() && sound.mouth.equals(half) && over > LOUD_DECIBELS;
                     return faint ? sound.as(half) : loud ? sound.as(wide) : sound;
                 })
                 .toList();

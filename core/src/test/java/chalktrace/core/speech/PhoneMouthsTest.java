@@ -11,7 +11,6 @@ import chalktrace.core.shot.Word;
 import chalktrace.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -35,7 +34,7 @@ class PhoneMouthsTest {
     }
 
     private static List<MouthSpan> mouths(MouthRules rules, FrameRate rate, Word... words) {
-        return PhoneMouths.of(List.of(words), MouthChart.TEN, rules, rate, FRAMES, Optional.empty());
+        return PhoneMouths.of(List.of(words), MouthChart.TEN, rules, rate, FRAMES);
     }
 
     private static List<MouthSpan> mouths(Word... words) {
@@ -68,8 +67,8 @@ class PhoneMouthsTest {
     @Property
     void everyLipSoundIsSeenInWhateverCompany(@ForAll("rows") List<String> phones, @ForAll("rates") FrameRate rate) {
         Word word = said(0.5, 0.045, phones.toArray(String[]::new));
-        List<MouthSpan> spans = PhoneMouths.of(
-                List.of(word), MouthChart.TEN, MouthRules.STANDARD, rate, rate.nearestFrame(4), Optional.empty());
+        List<MouthSpan> spans =
+                PhoneMouths.of(List.of(word), MouthChart.TEN, MouthRules.STANDARD, rate, rate.nearestFrame(4));
         long runs = IntStream.range(0, phones.size())
                 .filter(i -> lips(phones.get(i)) && (i == 0 || !same(phones.get(i), phones.get(i - 1))))
                 .count();
@@ -145,18 +144,18 @@ class PhoneMouthsTest {
         assertThat(of(spans, MouthChart.CLOSED)).hasSize(2);
     }
 
+    private static Word heard(Word word, double decibels) {
+        return word.withPhones(word.phones().stream()
+                .map(phone -> phone.withDecibels(decibels))
+                .toList());
+    }
+
     @Test
     void faintVowelsHardlyOpenTheMouth() {
-        Word loud = said(0.5, 0.2, "AA");
-        Word faint = said(1.2, 0.2, "AA");
-        Word loudToo = said(2, 0.2, "AE");
-        List<MouthSpan> spans = PhoneMouths.of(
-                List.of(loud, faint, loudToo),
-                MouthChart.TEN,
-                MouthRules.STANDARD,
-                FrameRate.FILM,
-                FRAMES,
-                Optional.of(seconds -> seconds > 1 && seconds < 1.6 ? -30 : -10));
+        Word loud = heard(said(0.5, 0.2, "AA"), -10);
+        Word faint = heard(said(1.2, 0.2, "AA"), -30);
+        Word loudToo = heard(said(2, 0.2, "AE"), -10);
+        List<MouthSpan> spans = mouths(loud, faint, loudToo);
         assertThat(at(spans, 14)).isEqualTo(MouthChart.OPEN);
         assertThat(at(spans, 30)).isEqualTo(MouthChart.HALF);
     }

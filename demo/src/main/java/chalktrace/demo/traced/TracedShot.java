@@ -105,7 +105,7 @@ public final class TracedShot {
     private Shot speaking(Shot silent, List<Word> words, MouthPlace place) {
         List<Edit> edits = List.of(
                 SpeechEdits.script(SCRIPT),
-                AlignEdits.place(words, 0, silent.setup().seconds(), Optional.empty()),
+                AlignEdits.place(words, 0, silent.setup().seconds()),
                 MouthLevels.make(place),
                 MouthLevels.follow(IntStream.range(0, Performance.FRAMES)
                         .mapToObj(frame -> onHead(frame, place, silent.setup()))

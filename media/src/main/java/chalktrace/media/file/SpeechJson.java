@@ -28,7 +28,8 @@ final class SpeechJson {
                     .put("pinned", word.pinned());
             ShotJson.each(to, "phones", word.phones(), (phone, p) -> p.put("symbol", phone.symbol())
                     .put("startSeconds", phone.startSeconds())
-                    .put("endSeconds", phone.endSeconds()));
+                    .put("endSeconds", phone.endSeconds())
+                    .put("decibels", phone.decibels()));
         });
         ShotJson.each(root, "sayings", speech.sayings(), (saying, to) -> to.put("word", saying.word())
                 .put("phones", String.join(" ", saying.phones())));
@@ -96,7 +97,11 @@ final class SpeechJson {
         List<Phone> phones = f.has("phones")
                 ? f.list(
                         "phones",
-                        p -> p.make(x -> new Phone(x.text("symbol"), x.number("startSeconds"), x.number("endSeconds"))))
+                        p -> p.make(x -> new Phone(
+                                x.text("symbol"),
+                                x.number("startSeconds"),
+                                x.number("endSeconds"),
+                                x.has("decibels") ? x.number("decibels") : Phone.NOT_KNOWN)))
                 : List.of();
         return new Word(
                 f.text("id"),

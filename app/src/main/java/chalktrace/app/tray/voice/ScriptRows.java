@@ -89,6 +89,10 @@ final class ScriptRows extends VBox {
                                 4,
                                 noScript,
                                 Buttons.words(
+                                        "find syllables",
+                                        "where each is loudest, offered as cues",
+                                        session.cueing()::findSyllables),
+                                Buttons.words(
                                         "cut the sound to the voice",
                                         "leave out breath and room noise before the first voice",
                                         session.voicing()::cutToVoice)));
