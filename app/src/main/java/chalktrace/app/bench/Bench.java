@@ -65,6 +65,7 @@ public final class Bench extends VBox {
     private final BenchScale scale;
     private final Spectrograms spectrograms;
     private final VBox lanes = new VBox(1);
+    private final ScrollPane scroll = new ScrollPane();
     private final WordLane words;
     private final CueLane cues;
     private final List<Node> fixedAbove;
@@ -88,7 +89,7 @@ public final class Bench extends VBox {
                 row(new PhoneLane(session, scale), Strip.PHONES),
                 row(new MouthLane(session, scale), Strip.MOUTHS));
         fixedBelow = List.of(row(cues, Strip.CUES));
-        ScrollPane scroll = new ScrollPane(lanes);
+        scroll.setContent(lanes);
         scroll.setFitToWidth(true);
         scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -154,6 +155,7 @@ public final class Bench extends VBox {
 
     private Node row(Lane lane, Strip strip, Node title) {
         strips.put(lane, strip);
+        lane.seenThrough(scroll);
         StackPane head = new StackPane(title);
         head.setAlignment(Pos.CENTER_LEFT);
         head.setMinSize(NAME_WIDTH, 0);

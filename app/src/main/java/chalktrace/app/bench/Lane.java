@@ -10,10 +10,12 @@ import java.util.function.DoubleFunction;
 import javafx.beans.InvalidationListener;
 import javafx.beans.Observable;
 import javafx.beans.WeakInvalidationListener;
+import javafx.geometry.Bounds;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -47,6 +49,7 @@ abstract class Lane extends Region {
     private final Canvas canvas = new Canvas();
     private final InvalidationListener repaint = changed -> requestLayout();
     private boolean folded;
+    private ScrollPane window;
 
     private Grab held;
     private double pressedX;
@@ -151,8 +154,33 @@ abstract class Lane extends Region {
         return Math.abs(x - edge) <= EDGE_PX;
     }
 
+    /** Tells the lane which part of the bench is seen: a lane outside of it is not painted until it comes into it. */
+    final void seenThrough(ScrollPane window) {
+        this.window = window;
+        window.viewportBoundsProperty().addListener(new WeakInvalidationListener(repaint));
+        window.vvalueProperty().addListener(new WeakInvalidationListener(repaint));
+        // Its row moves when lanes above it fold, come or go.
+        parentProperty().addListener((property, before, row) -> {
+            if (row != null) {
+                row.layoutYProperty().addListener(new WeakInvalidationListener(repaint));
+            }
+        });
+    }
+
+    private boolean isSeen() {
+        if (window == null || getScene() == null) {
+            return true;
+        }
+        Bounds all = window.localToScene(window.getLayoutBounds());
+        Bounds mine = localToScene(getLayoutBounds());
+        return mine.getMaxY() >= all.getMinY() && mine.getMinY() <= all.getMaxY();
+    }
+
     @Override
     protected void layoutChildren() {
+        if (!isSeen()) {
+            return;
+        }
         double width = Math.max(1, getWidth());
         double height = Math.max(1, getHeight());
         canvas.setWidth(width);

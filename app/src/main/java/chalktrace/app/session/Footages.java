@@ -18,7 +18,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
@@ -77,11 +76,7 @@ public final class Footages implements FootagePictures {
     private final PauseTransition rest = new PauseTransition(REST);
     private int frameBefore = -1;
     private boolean running;
-    private final ExecutorService opener = Executors.newSingleThreadExecutor(task -> {
-        Thread made = new Thread(task, "open footage");
-        made.setDaemon(true);
-        return made;
-    });
+    private final ExecutorService opener = Workers.one("open footage");
 
     Footages(Document document, Proxies proxies) {
         this.document = document;

@@ -1,7 +1,6 @@
 package chalktrace.app.session;
 
 import java.util.List;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -75,9 +74,9 @@ public final class Jobs {
         }
     }
 
-    private final ScheduledExecutorService shortWork = thread("jobs", Thread.NORM_PRIORITY - 1);
-    private final ScheduledExecutorService longWork = thread("long jobs", Thread.NORM_PRIORITY - 1);
-    private final ScheduledExecutorService behindWork = thread("jobs behind", Thread.MIN_PRIORITY);
+    private final ScheduledExecutorService shortWork = Workers.scheduled("jobs", Thread.NORM_PRIORITY - 1);
+    private final ScheduledExecutorService longWork = Workers.scheduled("long jobs", Thread.NORM_PRIORITY - 1);
+    private final ScheduledExecutorService behindWork = Workers.scheduled("jobs behind", Thread.MIN_PRIORITY);
     private final Hold held = new Hold();
 
     private final ObservableList<Job> running = FXCollections.observableArrayList();
@@ -117,10 +116,6 @@ public final class Jobs {
 
     /** Runs something small once, without showing it. */
     void quietly(Runnable work) {
-        if (shortWork.isShutdown()) {
-            // The window is closed: nobody waits for it.
-            return;
-        }
         shortWork.execute(() -> {
             try {
                 work.run();
@@ -170,15 +165,6 @@ public final class Jobs {
                 Thread.currentThread().interrupt();
             }
         }
-    }
-
-    private static ScheduledExecutorService thread(String name, int priority) {
-        return Executors.newSingleThreadScheduledExecutor(task -> {
-            Thread made = new Thread(task, name);
-            made.setDaemon(true);
-            made.setPriority(priority);
-            return made;
-        });
     }
 
     private void finish(Job job, Runnable tell) {

@@ -12,7 +12,6 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -27,11 +26,7 @@ public final class Sounds implements SoundSource {
     private final ObservableMap<String, Peaks> byFile = FXCollections.observableHashMap();
     private final ObservableMap<String, String> problems = FXCollections.observableHashMap();
     private final ReadOnlyObjectWrapper<ShotMix> mix = new ReadOnlyObjectWrapper<>();
-    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
-        Thread made = new Thread(task, "read sound");
-        made.setDaemon(true);
-        return made;
-    });
+    private final ExecutorService thread = Workers.one("read sound");
 
     Sounds(Document document) {
         this.document = document;

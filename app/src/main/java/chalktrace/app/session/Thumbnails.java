@@ -15,7 +15,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -55,12 +54,7 @@ public final class Thumbnails {
     private final Map<String, Image[]> byFile = new HashMap<>();
     private final Map<String, Future<?>> working = new HashMap<>();
     private final ReadOnlyLongWrapper made = new ReadOnlyLongWrapper();
-    private final ExecutorService threads = Executors.newCachedThreadPool(task -> {
-        Thread worker = new Thread(task, "thumbnails");
-        worker.setDaemon(true);
-        worker.setPriority(Thread.MIN_PRIORITY);
-        return worker;
-    });
+    private final ExecutorService threads = Workers.many("thumbnails", Thread.MIN_PRIORITY);
 
     Thumbnails(Footages footages, Proxies proxies, Preferences preferences) {
         this.footages = footages;

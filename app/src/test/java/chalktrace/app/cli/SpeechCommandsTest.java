@@ -70,8 +70,8 @@ class SpeechCommandsTest {
             assertThat(words.get(i).path("confidence").asDouble()).isBetween(0.5, 1.0);
             assertThat(words.get(i).path("phones")).isNotEmpty();
         }
-        // 2.555 s at 24 frames a second: a mouth for each of 62 frames.
-        assertThat(found.path("mouths")).hasSize(62);
+        // 2.415 s at 24 frames a second: a mouth for each of 58 frames.
+        assertThat(found.path("mouths")).hasSize(58);
         assertThat(found.path("mouths").findValuesAsText("mouth")).contains("lip-bite");
         assertThat(TimedSpeech.read(table, FrameRate.FILM).words()).hasSize(words.size());
 
