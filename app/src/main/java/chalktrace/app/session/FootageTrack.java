@@ -11,6 +11,7 @@ import chalktrace.core.render.Scenes;
 import chalktrace.core.render.Viewpoint;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.time.FrameRange;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.export.ShotSources;
 import java.awt.geom.Point2D;
@@ -29,7 +30,7 @@ final class FootageTrack {
     private static final int WIDTH = 640;
 
     /**
-     * @param way what each frame's placement has to do to what lies on the patch at the first frame
+     * @param way what the placement of each frame of the range has to do to what lies on the patch at the first frame
      * @param lost the frames, one to each end at most, from which on the patch was not found any more
      */
     record Followed(List<Placement> way, List<Integer> lost) {}
@@ -48,47 +49,48 @@ final class FootageTrack {
     }
 
     /**
+     * @param range the frames that are wanted, with that frame among them
      * @param middle of the patch at the frame, in pixels of the shot, @param radius half of its side
      * @throws UnreadableException when a file of the footage can't be read
      * @throws CancellationException when the job was cancelled
      */
-    static Followed follow(Shot shot, int from, Point2D middle, double radius, Jobs.Job job)
+    static Followed follow(Shot shot, int from, FrameRange range, Point2D middle, double radius, Jobs.Job job)
             throws UnreadableException {
         Shot bare = shot.withLevels(List.of()).withMouths(List.of()).withSounds(List.of());
         try (ShotSources sources = ShotSources.open(bare, true)) {
-            return new FootageTrack(bare, sources).follow(from, middle, radius, job);
+            return new FootageTrack(bare, sources).follow(from, range, middle, radius, job);
         }
     }
 
-    private Followed follow(int from, Point2D middle, double radius, Jobs.Job job) {
+    private Followed follow(int from, FrameRange range, Point2D middle, double radius, Jobs.Job job) {
         int frames = shot.setup().length();
         Placement[] way = new Placement[frames];
         List<Integer> lost = new ArrayList<>();
         // Sources are read forwards: what lies before the first frame is kept small and gone through backwards.
         Deque<Luma> before = new ArrayDeque<>();
-        for (int frame = 0; frame < from; frame++) {
+        for (int frame = range.start(); frame < from; frame++) {
             goOn(job, frame, frames);
             before.push(luma(frame));
         }
         Luma first = luma(from);
         way[from] = Placement.AS_IS;
         PatchTracker on = new PatchTracker(first, middle.getX() * scale, middle.getY() * scale, radius * scale);
-        for (int frame = from + 1; frame < frames; frame++) {
+        for (int frame = from + 1; frame < range.end(); frame++) {
             goOn(job, frame, frames);
             way[frame] = placed(on.next(luma(frame)), middle, way[frame - 1], frame, lost);
             if (!lost.isEmpty()) {
-                Arrays.fill(way, frame, frames, way[frame - 1]);
+                Arrays.fill(way, frame, range.end(), way[frame - 1]);
                 break;
             }
         }
         PatchTracker back = new PatchTracker(first, middle.getX() * scale, middle.getY() * scale, radius * scale);
         int lostBefore = lost.size();
-        for (int frame = from - 1; frame >= 0; frame--) {
+        for (int frame = from - 1; frame >= range.start(); frame--) {
             way[frame] = lost.size() > lostBefore
                     ? way[frame + 1]
                     : placed(back.next(before.pop()), middle, way[frame + 1], frame, lost);
         }
-        return new Followed(List.of(way), lost);
+        return new Followed(List.of(Arrays.copyOfRange(way, range.start(), range.end())), lost);
     }
 
     private Placement placed(

@@ -4,6 +4,7 @@ import chalktrace.core.between.InBetween;
 import chalktrace.core.between.Smear;
 import chalktrace.core.between.StrokeMatching;
 import chalktrace.core.between.TimingChart;
+import chalktrace.core.between.TrackedSpacing;
 import chalktrace.core.edit.BetweenEdits;
 import chalktrace.core.edit.DrawingPiece;
 import chalktrace.core.edit.Pick;
@@ -16,6 +17,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
+import chalktrace.core.time.FrameRange;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -31,6 +33,9 @@ import javafx.beans.property.SimpleObjectProperty;
 
 /** Drafts of the drawings between the one at the gate and the next of the current level. */
 public final class InBetweening {
+
+    /** Half of the side of the patch of footage that is followed. */
+    private static final double PATCH_PX = 60;
 
     private final Document document;
     private final Selection selection;
@@ -77,6 +82,52 @@ public final class InBetweening {
     /** A chart made by hand; null for one of the named spacings. */
     public ObjectProperty<TimingChart> ownChartProperty() {
         return ownChart;
+    }
+
+    /**
+     * Takes the way and the chart of in-betweens from the footage: what lies under the first drawing is followed to the second.
+     *
+     * @param every in-betweens stand on every n-th frame
+     */
+    public void takeFromFootage(int every) {
+        withKeys((level, keys) -> {
+            Shot shot = document.shot();
+            int first = keys.get(0).start();
+            FrameRange range = new FrameRange(first, keys.get(1).start() + 1);
+            Optional<Point2D> middle = BetweenEdits.middle(level, keys.get(0));
+            if (middle.isEmpty()) {
+                notices.problem("The first drawing has no strokes to say where to look.");
+                return;
+            }
+            jobs.runLong(
+                    "follow the footage",
+                    job -> spacing(
+                            shot,
+                            FootageTrack.follow(shot, first, range, middle.get(), PATCH_PX, job),
+                            middle.get(),
+                            every),
+                    spacing -> {
+                        drawnWay = spacing.line();
+                        way.set(Way.DRAWN);
+                        ownChart.set(spacing.chart());
+                        notices.say("The way and the chart are those of the footage.");
+                    },
+                    notices::unlessCancelled);
+        });
+    }
+
+    private static TrackedSpacing spacing(Shot shot, FootageTrack.Followed track, Point2D middle, int every) {
+        if (!track.lost().isEmpty()) {
+            throw new IllegalArgumentException("What lies under the first drawing was lost at frame "
+                    + shot.setup().number(track.lost().get(0)) + ": the footage says nothing of this movement.");
+        }
+        double middleX = shot.setup().size().width() / 2.0;
+        double middleY = shot.setup().size().height() / 2.0;
+        return TrackedSpacing.of(
+                track.way().stream()
+                        .map(place -> place.transform(middleX, middleY).transform(middle, null))
+                        .toList(),
+                every);
     }
 
     /** Takes the one picked stroke as the way of in-betweens. @return what came of it, as a sentence */

@@ -68,7 +68,12 @@ public final class MouthFollowing {
         jobs.runLong(
                 "follow the footage",
                 job -> FootageTrack.follow(
-                        shot, gate, middle, HEAD_SHARE * mouth.get().width(), job),
+                        shot,
+                        gate,
+                        shot.setup().frames(),
+                        middle,
+                        HEAD_SHARE * mouth.get().width(),
+                        job),
                 track -> {
                     follow(shot, gate, track.way());
                     if (!track.lost().isEmpty()) {

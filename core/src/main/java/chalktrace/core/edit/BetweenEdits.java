@@ -64,8 +64,8 @@ public final class BetweenEdits {
         return 0.5 * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t * t * t);
     }
 
-    /** The mean of the middles of a drawing's strokes. */
-    private static Optional<Point2D> middle(Level level, Exposure run) {
+    /** The mean of the middles of the strokes of a showing's drawing; none where it has none. */
+    public static Optional<Point2D> middle(Level level, Exposure run) {
         List<Rectangle2D> boxes = level.drawing(run.drawing()).stream()
                 .flatMap(drawing -> drawing.strokes().stream())
                 .map(StrokeSelection::bounds)

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.core.stroke.Curve;
 import java.awt.geom.Point2D;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleFunction;
 import org.junit.jupiter.api.Test;
@@ -33,6 +34,23 @@ class DrawnArcTest {
         Point2D start = DrawnArc.between(back, new Point2D.Double(0, 0), new Point2D.Double(100, 0))
                 .apply(0);
         assertThat(start.distance(0, 0)).isLessThan(1e-6);
+    }
+
+    @Test
+    void theSpacingOfAFollowedPointGivesTheChartAndTheLineThatItWentAlong() {
+        // A point that falls: after n of 6 frames it has gone n squared of 36 parts (Galilei); on twos at 4 and 16 of
+        // them.
+        List<Point2D> places = new ArrayList<>();
+        for (int n = 0; n <= 6; n++) {
+            places.add(new Point2D.Double(50, 10 + 5 * n * n));
+        }
+        TrackedSpacing found = TrackedSpacing.of(places, 2);
+        assertThat(found.chart().ticks()).hasSize(2);
+        assertThat(found.chart().ticks().get(0)).isCloseTo(4 / 36.0, within(1e-9));
+        assertThat(found.chart().ticks().get(1)).isCloseTo(16 / 36.0, within(1e-9));
+        assertThat(found.line().at(found.line().segments(), 1)).isCloseTo(190, within(0.5));
+        assertThatThrownBy(() -> TrackedSpacing.of(List.of(places.get(0), places.get(0), places.get(0)), 1))
+                .hasMessageContaining("hardly moves");
     }
 
     @Test

@@ -78,7 +78,7 @@ final class BetweenRows extends VBox {
         way.setConverter(ShownAs.words(Map.of(
                 InBetweening.Way.OWN, "as the two suggest",
                 InBetweening.Way.NEIGHBOURS, "on the arc of the neighbours",
-                InBetweening.Way.DRAWN, "along the picked line")::get));
+                InBetweening.Way.DRAWN, "along the line that was taken")::get));
         way.valueProperty().bindBidirectional(session.inBetweening().wayProperty());
         ticks.setId("between-ticks");
         ticks.getStyleClass().add("part-field");
@@ -99,6 +99,10 @@ final class BetweenRows extends VBox {
                         chart,
                         ticks,
                         way,
+                        Buttons.words(
+                                "way and chart from the footage",
+                                "what lies under the first drawing is followed to the second",
+                                () -> session.inBetweening().takeFromFootage((int) every.value())),
                         Buttons.words(
                                 "take the picked line as the way",
                                 "in-betweens go along it",
@@ -123,6 +127,7 @@ final class BetweenRows extends VBox {
                 session.transport().frameProperty(),
                 session.selection().levelProperty(),
                 session.document().shotProperty(),
+                session.inBetweening().ownChartProperty(),
                 Theme.lookProperty());
     }
 
