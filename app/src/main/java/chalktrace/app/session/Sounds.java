@@ -78,12 +78,19 @@ public final class Sounds implements SoundSource {
         try {
             Peaks peaks = new Peaks(SoundFiles.read(Path.of(file)));
             Platform.runLater(() -> {
-                byFile.put(file, peaks);
-                remix();
+                // The shot may have let go of it while it was read.
+                if (isWanted(file)) {
+                    byFile.put(file, peaks);
+                    remix();
+                }
             });
         } catch (UnreadableException e) {
             Platform.runLater(() -> problems.put(file, e.getMessage()));
         }
+    }
+
+    private boolean isWanted(String file) {
+        return document.shown().sounds().stream().anyMatch(clip -> clip.file().equals(file));
     }
 
     private void remix() {

@@ -89,6 +89,7 @@ class VoiceTest {
         robot.interact(() -> field.setText(script));
         robot.interact(() -> ((Button) robot.lookup("#align").query()).fire());
         window.await(() -> window.session.voicing().aligningProperty().get() == null);
+        WaitForAsyncUtils.waitForFxEvents();
     }
 
     @Test
