@@ -57,7 +57,7 @@ public final class AlignEdits {
     }
 
     /**
-     * Puts aligned words in the place of those that lie within a stretch of the shot, and sets the mouths anew.
+     * Puts aligned words in the place of those that lie within a stretch of the shot, and sets the mouths anew. Pinned words stay.
      *
      * @param words as {@link #words} gives them
      */
@@ -65,8 +65,11 @@ public final class AlignEdits {
         return new Edit("align the script", shot -> {
             List<Word> out = new ArrayList<>();
             for (Word word : shot.words()) {
-                boolean replaced = word.endSeconds() > fromSeconds && word.startSeconds() < toSeconds;
-                if (!replaced) {
+                boolean inside = word.endSeconds() > fromSeconds && word.startSeconds() < toSeconds;
+                // A pinned word that the script lacks, such as one made up by the actor, stays too.
+                boolean ownWord = word.pinned()
+                        && words.stream().noneMatch(w -> w.pinned() && w.startSeconds() == word.startSeconds());
+                if (!inside || ownWord) {
                     out.add(word);
                 }
             }

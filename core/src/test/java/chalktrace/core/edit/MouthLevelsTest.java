@@ -135,6 +135,18 @@ class MouthLevelsTest {
     }
 
     @Test
+    void aligningReplacesTheWordsOfItsStretchButNoPinnedOnes() {
+        Shot shot = Shots.empty()
+                .withWords(List.of(
+                        new Word("word-1", "old", 0.2, 0.4),
+                        new Word("word-2", "aha", 0.5, 0.7).withPinned(true),
+                        new Word("word-3", "later", 3, 3.4)));
+        List<Word> found = List.of(new Word("word-1", "now", 0.1, 0.3), new Word("word-2", "hot", 0.6, 0.9));
+        Shot aligned = after(shot, AlignEdits.place(found, 0, 2));
+        assertThat(aligned.words()).extracting(Word::text).containsExactly("now", "aha", "later");
+    }
+
+    @Test
     void wordsAreSplitJoinedAndPinned() {
         Shot shot = after(Shots.empty(), SpeechEdits.addWord(new Word("word-1", "kettle", 1, 2)));
         Shot split = after(shot, SpeechEdits.splitWord("word-1", 1.5));
