@@ -3,6 +3,7 @@ package chalktrace.app.bench;
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Word;
@@ -77,11 +78,8 @@ final class PhoneLane extends TypingLane {
                 }
             }
         }
-        return at(x).map(place -> new Grab(
-                Cursor.HAND,
-                () -> choose(place.word()),
-                frames -> SpeechEdits.changeWord(
-                        "move a phone's start", place.word().id(), w -> w)));
+        return at(x).map(place ->
+                new Grab(Cursor.HAND, () -> choose(place.word()), frames -> new Edit("nothing", shot -> shot)));
     }
 
     private void choose(Word word) {
