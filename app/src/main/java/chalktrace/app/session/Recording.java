@@ -86,11 +86,7 @@ public final class Recording {
         transport.stop();
         recording.set(true);
         seconds.set(-countIn.get());
-        listening = new Listening(
-                microphones.get(), document.shot().setup().rate().seconds(transport.frame()), countIn.get());
-        if (!listening.in.isReal()) {
-            notices.say("No microphone was found: the stand-in speaks, so that recording can be tried.");
-        }
+        listening = new Listening(document.shot().setup().rate().seconds(transport.frame()), countIn.get());
         listening.start();
     }
 
@@ -133,26 +129,29 @@ public final class Recording {
 
     private final class Listening extends Thread {
 
-        private final SoundIn in;
         private final double startSeconds;
         private final int count;
         private final List<float[]> chunks = new ArrayList<>();
         private volatile boolean ended;
 
-        Listening(SoundIn in, double startSeconds, int count) {
+        Listening(double startSeconds, int count) {
             super("record");
             setDaemon(true);
-            this.in = in;
             this.startSeconds = startSeconds;
             this.count = count;
         }
 
         @Override
         public void run() {
-            in.start();
             long heard = 0;
             long first = (long) count * ShotMix.SAMPLE_RATE;
-            try (in) {
+            // A device may take its time to open: it is opened here and not on the window's thread.
+            try (SoundIn in = microphones.get()) {
+                if (!in.isReal()) {
+                    Platform.runLater(() -> notices.say(
+                            "No microphone was found: the stand-in speaks, so that recording can be tried."));
+                }
+                in.start();
                 while (!ended) {
                     float[] chunk = in.read(CHUNK);
                     heard += chunk.length;
