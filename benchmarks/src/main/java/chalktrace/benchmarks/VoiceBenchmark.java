@@ -41,7 +41,7 @@ public class VoiceBenchmark {
 
     private Peaks hour;
     private List<Word> words;
-    private int at;
+    private int from;
 
     @Setup
     public void make() {
@@ -52,13 +52,18 @@ public class VoiceBenchmark {
         }
         hour = new Peaks(new PcmBuffer(RATE, 1, samples));
         words = new ArrayList<>();
+        double at = 0;
         for (int i = 0; i < WORDS; i++) {
-            double start = i * 0.4;
-            words.add(new Word("word-" + i, "map", start, start + 0.3)
-                    .withPhones(List.of(
-                            new Phone("M", start, start + 0.1),
-                            new Phone("AE", start + 0.1, start + 0.2),
-                            new Phone("P", start + 0.2, start + 0.3))));
+            // Three to seven sounds of 40 to 110 ms each, and a breath after every tenth word.
+            double start = at;
+            List<Phone> phones = new ArrayList<>();
+            for (int n = random.nextInt(3, 8); n > 0; n--) {
+                double length = random.nextDouble(0.04, 0.11);
+                phones.add(new Phone(Phone.SYMBOLS.get(random.nextInt(Phone.SYMBOLS.size())), at, at + length));
+                at += length;
+            }
+            words.add(new Word("word-" + i, "word", start, at).withPhones(phones));
+            at += i % 10 == 9 ? 0.5 : 0;
         }
     }
 
@@ -66,10 +71,10 @@ public class VoiceBenchmark {
     @Benchmark
     public float waveformOfAnHour() {
         float sum = 0;
-        at = (at + 7) % 100;
+        from = (from + 7) % 100;
         for (int x = 0; x < COLUMNS; x++) {
-            double from = at + x * (HOUR_SECONDS - 100.0) / COLUMNS;
-            Peaks.Range range = hour.between(from, from + (HOUR_SECONDS - 100.0) / COLUMNS);
+            double left = from + x * (HOUR_SECONDS - 100.0) / COLUMNS;
+            Peaks.Range range = hour.between(left, left + (HOUR_SECONDS - 100.0) / COLUMNS);
             sum += range.high() - range.low();
         }
         return sum;

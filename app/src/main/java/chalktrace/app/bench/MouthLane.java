@@ -20,7 +20,7 @@ final class MouthLane extends Lane {
     void paint(GraphicsContext g, double width, double height) {
         g.setFont(Theme.sans(11));
         g.setTextBaseline(VPos.CENTER);
-        for (MouthSpan span : MouthLevels.seen(shown())) {
+        for (MouthSpan span : session().mouthsSeen().of(shown())) {
             double x = scale().x(span.range().start(), width);
             double end = scale().x(span.range().end(), width);
             if (end < 0 || x > width) {

@@ -37,6 +37,7 @@ public final class Session {
     private final DrawingExchange drawingExchange;
     private final Timing timing;
     private final InBetweening inBetweening;
+    private final MouthsSeen mouthsSeen = new MouthsSeen();
     private final VoiceSound voiceSound;
     private final Voicing voicing;
     private final Cueing cueing;
@@ -157,6 +158,10 @@ public final class Session {
 
     public Recording recording() {
         return recording;
+    }
+
+    public MouthsSeen mouthsSeen() {
+        return mouthsSeen;
     }
 
     public VoiceSound voiceSound() {

@@ -31,6 +31,9 @@ public final class PhoneMouths {
 
     private static final double LOUD_DECIBELS = 3;
 
+    /** A run of so many least holds gives at most one of them to each side and stays. */
+    private static final int LONG_RUN = 4;
+
     private static final double SLACK = 0.1;
     private static final double SAME_SECONDS = 1e-6;
 
@@ -274,14 +277,28 @@ public final class PhoneMouths {
                 .orElse(from.mouth);
     }
 
-    /** Runs that are too short are taken over by a neighbour, the least important of them first. */
+    /** In pieces that are cut within runs so long that neither side reaches across: a long line costs no more a word. */
     private void calm(Seen[] seen) {
         int least = onRhythmUp(framesOf(rules.leastMillis()));
+        int from = 0;
+        for (int start = 0, end; start < length; start = end) {
+            end = end(seen, start);
+            boolean last = end == length;
+            if (last || end - start >= LONG_RUN * least) {
+                int to = last ? length : (start + end) / 2;
+                calm(seen, from, to, least);
+                from = to;
+            }
+        }
+    }
+
+    /** Runs that are too short are taken over by a neighbour, the least important of them first. */
+    private void calm(Seen[] seen, int first, int last, int least) {
         while (true) {
             int at = -1;
             int end = -1;
             int lowest = Integer.MAX_VALUE;
-            for (int start = 0, next; start < length; start = next) {
+            for (int start = first, next; start < last; start = next) {
                 next = end(seen, start);
                 int rank = seen[start].priority * 100 + next - start;
                 if (next - start < least && rank < lowest && mayGo(seen, start, next)) {

@@ -110,6 +110,18 @@ class PhoneMouthsTest {
                 .isEqualTo(24);
     }
 
+    @Property(tries = 200)
+    void whatIsSaidAfterALongPauseChangesNothingBefore(
+            @ForAll("rows") List<String> first, @ForAll("rows") List<String> second) {
+        Word before = said(0.3, 0.045, first.toArray(String[]::new));
+        Word after = said(2.1, 0.045, second.toArray(String[]::new));
+        List<MouthSpan> alone = mouths(before);
+        List<MouthSpan> both = mouths(before, after);
+        for (int frame = 0; frame < 36; frame++) {
+            assertThat(at(both, frame)).isEqualTo(at(alone, frame));
+        }
+    }
+
     @Test
     void nothingFlutters() {
         List<MouthSpan> spans = mouths(said(1, 0.04, "S", "IY", "T", "AA", "L", "EH", "K", "AO", "D", "AE"));

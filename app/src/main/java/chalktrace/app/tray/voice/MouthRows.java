@@ -272,7 +272,7 @@ final class MouthRows extends VBox {
             chartName.setText("Chart: " + now.name() + ".");
         }
         int frame = session.transport().frame();
-        String here = MouthLevels.seen(shot).stream()
+        String here = session.mouthsSeen().of(shot).stream()
                 .filter(span -> span.range().contains(frame))
                 .findFirst()
                 .map(MouthSpan::shape)

@@ -21,6 +21,9 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -44,6 +47,15 @@ final class ScriptRows extends VBox {
         script.setPromptText("Paste the line as it is spoken. \"Name: ...\" says who speaks; [asides] are left out.");
         script.setWrapText(true);
         script.setPrefRowCount(3);
+        script.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                getParent().requestFocus();
+                event.consume();
+            } else if (event.getCode() == KeyCode.ENTER && event.isShortcutDown()) {
+                align();
+                event.consume();
+            }
+        });
         script.focusedProperty().addListener((property, before, focused) -> {
             if (!focused) {
                 keepScript();
@@ -60,6 +72,7 @@ final class ScriptRows extends VBox {
             }
         });
         align = Buttons.edged(Icons.SPEECH, "Align with the sound", this::align);
+        align.setTooltip(new Tooltip("find the words in the recording (Ctrl+Enter in the script); pinned ones stay"));
         align.setId("align");
         cancel = Buttons.icon(Icons.REMOVE, "stop aligning", () -> Optional.ofNullable(
                         session.voicing().aligningProperty().get())
@@ -114,6 +127,8 @@ final class ScriptRows extends VBox {
     private void align() {
         keepScript();
         session.voicing().align();
+        // Keys are keys again and no letters of the script.
+        getParent().requestFocus();
     }
 
     private void show() {
