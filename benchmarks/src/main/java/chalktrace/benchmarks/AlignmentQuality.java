@@ -67,9 +67,7 @@ public final class AlignmentQuality {
         for (Path line : lines) {
             String name = line.getFileName().toString().replace(".txt", "");
             PcmBuffer sound = SoundFiles.read(folder.resolve(name + kind + ".wav"));
-            List<String> script = ScriptText.parse(Files.readString(line)).words().stream()
-                    .map(ScriptText.Spoken::text)
-                    .toList();
+            List<String> script = ScriptText.parse(Files.readString(line)).texts();
             long from = System.nanoTime();
             Alignment found = Aligner.align(sound, 0, sound.seconds(), script, List.of(), pronunciations, done -> true);
             taken += (System.nanoTime() - from) / 1e9;

@@ -65,11 +65,17 @@ public final class Remake {
 
     /** The words of the line as the program itself finds them. */
     private static List<Word> aligned(PcmBuffer line) {
-        List<String> script = ScriptText.parse(TracedShot.SCRIPT).words().stream()
-                .map(ScriptText.Spoken::text)
-                .toList();
+        ScriptText script = ScriptText.parse(TracedShot.SCRIPT);
         return AlignEdits.words(
-                Aligner.align(line, 0, line.seconds(), script, List.of(), new Pronunciations(List.of()), done -> true),
+                Aligner.align(
+                        line,
+                        0,
+                        line.seconds(),
+                        script.texts(),
+                        List.of(),
+                        new Pronunciations(List.of()),
+                        done -> true),
+                script.words(),
                 Performance.LINE / 24.0,
                 Map.of(),
                 new Loudness(line));

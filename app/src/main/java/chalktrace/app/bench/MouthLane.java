@@ -2,7 +2,6 @@ package chalktrace.app.bench;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
-import chalktrace.core.edit.MouthLevels;
 import chalktrace.core.shot.MouthChart;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Phone;
@@ -46,7 +45,7 @@ final class MouthLane extends Lane {
     @Override
     void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().quiet());
-        for (MouthSpan span : MouthLevels.seen(shown())) {
+        for (MouthSpan span : session().mouthsSeen().of(shown())) {
             if (!shown().speech().chart().mouth(span.shape()).phones().contains(Phone.SILENCE)) {
                 g.fillRect(
                         scale().x(span.range().start(), width),

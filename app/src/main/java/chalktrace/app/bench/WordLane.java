@@ -13,7 +13,7 @@ import javafx.geometry.VPos;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 
-/** The spoken words on their times. */
+/** The spoken words on their times; those of others than the one whose mouths are worked on are quiet. */
 final class WordLane extends TypingLane {
 
     private static final double SHORTEST_SECONDS = 0.02;
@@ -62,7 +62,7 @@ final class WordLane extends TypingLane {
             g.beginPath();
             g.rect(x + 1, 0, Math.max(0, end - x - 3), height);
             g.clip();
-            g.setFill(tones().text());
+            g.setFill(shown().speech().speaker().says(word) ? tones().text() : tones().quiet());
             g.fillText(word.text(), x + 5, height / 2 - 0.5);
             g.restore();
         }

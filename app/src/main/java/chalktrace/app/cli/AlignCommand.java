@@ -60,28 +60,22 @@ final class AlignCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         String text = Texts.read(script);
-        List<ScriptText.Spoken> spoken = ScriptText.parse(text).words();
+        ScriptText written = ScriptText.parse(text);
         Pronunciations pronunciations = new Pronunciations(sayings.entrySet().stream()
                 .map(entry -> new Speech.Saying(entry.getKey(), Pronunciations.parse(entry.getValue())))
                 .toList());
         PcmBuffer pcm = SoundFiles.read(sound);
         Percent percent = new Percent(answer);
-        Alignment found = Aligner.align(
-                pcm,
-                0,
-                pcm.seconds(),
-                spoken.stream().map(ScriptText.Spoken::text).toList(),
-                List.of(),
-                pronunciations,
-                percent::show);
+        Alignment found =
+                Aligner.align(pcm, 0, pcm.seconds(), written.texts(), List.of(), pronunciations, percent::show);
         percent.end();
-        List<Word> words = AlignEdits.words(found, 0, Map.of(), new Loudness(pcm));
+        List<Word> words = AlignEdits.words(found, written.words(), 0, Map.of(), new Loudness(pcm));
         List<MouthSpan> mouths = mouthOptions.mouths(words, frames.rate, pcm.seconds());
         TimedSpeech speech = new TimedSpeech(words, mouths, List.of());
         if (table != null) {
             speech.write(table, frames.rate);
         }
-        answer.print(text(found), document(found, speech, spoken));
+        answer.print(text(found), document(found, speech, written.words()));
         return 0;
     }
 
@@ -141,12 +135,12 @@ final class AlignCommand implements Callable<Integer> {
                         .put("endFrame", frame)
                         .put("confidence", 0)
                         .putArray("phones");
+                String speaker = spoken.get(word.index()).speaker();
+                if (!speaker.isEmpty()) {
+                    to.put("speaker", speaker);
+                }
             }
             to.put("heard", word.heard());
-            String speaker = spoken.get(word.index()).speaker();
-            if (!speaker.isEmpty()) {
-                to.put("speaker", speaker);
-            }
         }
         ArrayNode extra = root.putArray("extra");
         for (Alignment.Extra one : found.extra()) {

@@ -67,14 +67,14 @@ public final class Voicing {
 
     private void align(VoiceSound.Heard heard) {
         Shot shot = document.shot();
-        List<ScriptText.Spoken> spoken;
+        ScriptText text;
         try {
-            spoken = ScriptText.parse(shot.speech().script()).words();
+            text = ScriptText.parse(shot.speech().script());
         } catch (IllegalArgumentException e) {
             notices.problem(e.getMessage());
             return;
         }
-        List<String> script = spoken.stream().map(ScriptText.Spoken::text).toList();
+        List<String> script = text.texts();
         aligning.set(jobs.runLong(
                 "align the script",
                 job -> {
@@ -94,8 +94,8 @@ public final class Voicing {
                             pins,
                             new Pronunciations(shot.speech().sayings()),
                             done -> job.at((int) (1000 * done), 1000));
-                    List<Word> words =
-                            AlignEdits.words(found, heard.clip().startSeconds(), pinned, new Loudness(heard.pcm()));
+                    List<Word> words = AlignEdits.words(
+                            found, text.words(), heard.clip().startSeconds(), pinned, new Loudness(heard.pcm()));
                     Edit edit = AlignEdits.place(
                             words,
                             heard.clip().startSeconds() + heard.from(),
@@ -185,7 +185,7 @@ public final class Voicing {
                                         + heard.clip().startSeconds();
                                 if (from >= 0 && to > from) {
                                     words.add(new Word(
-                                            "word-" + (words.size() + 1), "?", from, to, 0.5, false, List.of()));
+                                            "word-" + (words.size() + 1), "?", from, to, 0.5, false, "", List.of()));
                                 }
                             }
                             if (words.isEmpty()) {

@@ -6,7 +6,7 @@ import chalktrace.core.shot.Word;
 import chalktrace.core.sound.Loudness;
 import chalktrace.core.speech.AlignedWord;
 import chalktrace.core.speech.Alignment;
-import chalktrace.core.speech.PhoneMouths;
+import chalktrace.core.speech.ScriptText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -19,11 +19,17 @@ public final class AlignEdits {
     /**
      * The words that were heard.
      *
+     * @param script what was aligned, with who speaks
      * @param soundStart where the recording starts, in seconds from the shot's first frame
      * @param kept words that stay as they are, by their index in the script
      * @param loudness of the recording
      */
-    public static List<Word> words(Alignment found, double soundStart, Map<Integer, Word> kept, Loudness loudness) {
+    public static List<Word> words(
+            Alignment found,
+            List<ScriptText.Spoken> script,
+            double soundStart,
+            Map<Integer, Word> kept,
+            Loudness loudness) {
         List<Word> out = new ArrayList<>();
         double at = 0;
         for (AlignedWord word : found.words()) {
@@ -39,17 +45,21 @@ public final class AlignEdits {
                                         Math.max(1e-6, phone.endSeconds() + soundStart)))
                         .filter(phone -> phone.startSeconds() >= start - 1e-6)
                         .toList();
+                Word set = stays != null
+                        ? stays.withPhones(phones)
+                        : new Word(
+                                "word-" + (word.index() + 1),
+                                word.text(),
+                                start,
+                                end,
+                                word.sureness(),
+                                false,
+                                "",
+                                phones);
                 out.add(
-                        stays != null
-                                ? stays.withPhones(phones)
-                                : new Word(
-                                        "word-" + (word.index() + 1),
-                                        word.text(),
-                                        start,
-                                        end,
-                                        word.sureness(),
-                                        false,
-                                        phones));
+                        set.speaker().isEmpty()
+                                ? set.withSpeaker(script.get(word.index()).speaker())
+                                : set);
                 at = out.get(out.size() - 1).endSeconds();
             }
         }
@@ -85,7 +95,7 @@ public final class AlignEdits {
                 }
             }
             Shot changed = shot.withWords(out);
-            return SpeechEdits.mouthsAnew(changed, PhoneMouths.of(changed));
+            return SpeechEdits.mouthsAnew(changed);
         });
     }
 }

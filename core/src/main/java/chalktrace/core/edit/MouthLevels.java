@@ -11,6 +11,7 @@ import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Speaker;
 import chalktrace.core.shot.Speech;
 import chalktrace.core.speech.MouthDrawings;
 import chalktrace.core.time.FrameRange;
@@ -29,11 +30,22 @@ public final class MouthLevels {
 
     private MouthLevels() {}
 
-    /** The first level whose style says that it is for mouths. */
+    /** The mouth level of the speaker that is worked on: the one that is kept for him, else the first that is no other's. */
     public static Optional<Level> find(Shot shot) {
-        return shot.levels().stream()
-                .filter(level -> level.style().role() == LevelStyle.Role.MOUTH)
-                .findFirst();
+        Speech speech = shot.speech();
+        Set<String> taken = speech.others().stream()
+                .flatMap(other -> other.level().stream())
+                .collect(Collectors.toSet());
+        Optional<Level> own = speech.speaker().level().flatMap(shot::level).filter(MouthLevels::isForMouths);
+        return own.isPresent()
+                ? own
+                : shot.levels().stream()
+                        .filter(level -> isForMouths(level) && !taken.contains(level.id()))
+                        .findFirst();
+    }
+
+    private static boolean isForMouths(Level level) {
+        return level.style().role() == LevelStyle.Role.MOUTH;
     }
 
     /**
@@ -52,7 +64,7 @@ public final class MouthLevels {
                     .forEach(chalks::add);
             Level level = new Level(
                     shot.newId("level"),
-                    "mouths",
+                    name(shot.speech().speaker()),
                     true,
                     false,
                     1,
@@ -66,6 +78,18 @@ public final class MouthLevels {
                     .withMouthPlace(new MouthPlace(place.x(), place.y(), place.width(), false));
             return show(made, MouthChart.Side.FRONT);
         });
+    }
+
+    private static String name(Speaker speaker) {
+        return speaker.name().isEmpty() ? "mouths" : "mouths of " + speaker.name();
+    }
+
+    /** Works on the mouths of another speaker; those of the one before stay as they are, with their level. */
+    static Shot turnedTo(Shot shot, Speaker other) {
+        Speech speech = shot.speech();
+        Optional<String> level = find(shot).map(Level::id);
+        // Who has no level yet doesn't get that of another.
+        return shot.withSpeech(speech.turnedTo(other, speech.speaker().withLevel(level)));
     }
 
     /** How the mouth level's showing at a frame is placed; as it is where nothing shows. */

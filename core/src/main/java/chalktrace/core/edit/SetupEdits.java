@@ -3,7 +3,6 @@ package chalktrace.core.edit;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.Word;
-import chalktrace.core.speech.PhoneMouths;
 import java.util.List;
 
 /** Edits of what a shot is made on. */
@@ -25,6 +24,6 @@ public final class SetupEdits {
         boolean timeChanged = !setup.rate().equals(shot.setup().rate())
                 || setup.length() != shot.setup().length();
         List<Word> words = shot.words();
-        return timeChanged && !words.isEmpty() ? SpeechEdits.mouthsAnew(changed, PhoneMouths.of(changed)) : changed;
+        return timeChanged && !words.isEmpty() ? SpeechEdits.mouthsAnew(changed) : changed;
     }
 }

@@ -136,8 +136,9 @@ public final class ShotTimingEdits {
                             .map(clip -> clip.startSeconds() < start - 1e-9
                                     ? clip
                                     : clip.withStart(Math.max(least, clip.startSeconds() + move)))
-                            .toList())
-                    .withMouths(unoverlapped(out.mouths().stream()
+                            .toList());
+            out = out.withSpeech(out.speech()
+                    .mappingMouths(mouths -> unoverlapped(mouths.stream()
                             .map(span -> span.range().start() < from
                                     ? span
                                     : new MouthSpan(
@@ -146,7 +147,7 @@ public final class ShotTimingEdits {
                                                     span.range().frames()),
                                             span.shape(),
                                             span.byHand()))
-                            .toList()));
+                            .toList())));
         }
         if (along.footage()) {
             out = out.withFootage(out.footage().stream()

@@ -4,6 +4,7 @@ import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Speaker;
 import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.Word;
 import chalktrace.core.speech.PhoneMouths;
@@ -12,6 +13,7 @@ import chalktrace.core.speech.SpelledPhones;
 import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /** Edits of words and mouths. A change of words sets the mouths anew, but for those that were set by hand. */
@@ -102,22 +104,60 @@ public final class SpeechEdits {
     }
 
     private static Shot withMouthsOf(Shot shot, List<Word> words) {
-        Shot changed = shot.withWords(words);
-        return mouthsAnew(changed, PhoneMouths.of(changed));
+        return mouthsAnew(shot.withWords(words));
     }
 
-    /** With these mouths, but for those that were set by hand, here or on the mouth level; the mouth level shows them. */
-    static Shot mouthsAnew(Shot shot, List<MouthSpan> spans) {
+    /** With the mouths of all who speak set by their words, but for those that were set by hand, here or on a mouth level. */
+    static Shot mouthsAnew(Shot shot) {
+        Shot out = ownMouthsAnew(shot);
+        for (Speaker other : shot.speech().others()) {
+            Speaker own = out.speech().speaker();
+            out = ownMouthsAnew(MouthLevels.turnedTo(out, other));
+            out = MouthLevels.turnedTo(
+                    out,
+                    out.speech().others().stream()
+                            .filter(speaker -> speaker.name().equals(own.name()))
+                            .findFirst()
+                            .orElse(own));
+        }
+        return out;
+    }
+
+    private static Shot ownMouthsAnew(Shot shot) {
         Shot adopted = MouthLevels.adopted(shot);
         List<MouthSpan> byHand =
                 adopted.mouths().stream().filter(MouthSpan::byHand).toList();
-        List<MouthSpan> all = spans;
+        List<MouthSpan> all = PhoneMouths.of(shot);
         for (MouthSpan span : byHand) {
             all = cut(all, span.range());
         }
         List<MouthSpan> together = new ArrayList<>(all);
         together.addAll(byHand);
         return MouthLevels.shown(shot.withMouths(together));
+    }
+
+    /**
+     * Works on the mouths of one who speaks. Mouths that were everybody's so far become theirs; who has none yet starts with the
+     * chart and the rules of the one before.
+     *
+     * @param name as it stands in the script; empty for everybody
+     */
+    public static Edit speaker(String name) {
+        return new Edit("mouths of " + (name.isEmpty() ? "everybody" : name), shot -> {
+            Speech speech = shot.speech();
+            Speaker now = speech.speaker();
+            if (now.name().equals(name)) {
+                return shot;
+            }
+            Optional<Speaker> known = speech.others().stream()
+                    .filter(other -> other.name().equals(name))
+                    .findFirst();
+            boolean renamed = known.isEmpty() && (now.name().isEmpty() || name.isEmpty());
+            return mouthsAnew(
+                    renamed
+                            ? shot.withSpeech(speech.withSpeaker(now.withName(name)))
+                            : MouthLevels.turnedTo(shot, known.orElseGet(() -> now.another(name))));
+        });
     }
 
     /** Changes the mouth chart or the rules, and sets the mouths by them. */
@@ -127,7 +167,7 @@ public final class SpeechEdits {
             Shot changed = speech.chart().equals(shot.speech().chart())
                     ? shot.withSpeech(speech)
                     : MouthLevels.recharted(shot, speech);
-            return mouthsAnew(changed, PhoneMouths.of(changed));
+            return mouthsAnew(changed);
         });
     }
 
@@ -190,7 +230,7 @@ public final class SpeechEdits {
                 })
                 .map(phone -> phone.withTimes(Math.max(from, phone.startSeconds()), Math.min(to, phone.endSeconds())))
                 .toList();
-        return new Word(id, text, from, to, word.sureness(), word.pinned(), phones);
+        return new Word(id, text, from, to, word.sureness(), word.pinned(), word.speaker(), phones);
     }
 
     /** Makes one of a word and the one after it, over the pause between them. */
@@ -212,6 +252,7 @@ public final class SpeechEdits {
                                     next.endSeconds(),
                                     Math.min(word.sureness(), next.sureness()),
                                     word.pinned() || next.pinned(),
+                                    word.speaker(),
                                     phones));
                 }
             }
@@ -228,7 +269,7 @@ public final class SpeechEdits {
                 named.add(words.get(i).withId(ids.get(i)));
             }
             Shot changed = shot.withWords(named.isEmpty() ? shot.words() : named);
-            Shot anew = mouthsAnew(changed, PhoneMouths.of(changed));
+            Shot anew = mouthsAnew(changed);
             return mouths.isEmpty() ? anew : MouthLevels.shown(anew.withMouths(mouths));
         });
     }

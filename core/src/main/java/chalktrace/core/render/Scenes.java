@@ -11,6 +11,7 @@ import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Speaker;
 import chalktrace.core.speech.ShippedMouths;
 import java.awt.geom.AffineTransform;
 import java.util.ArrayList;
@@ -99,11 +100,13 @@ public final class Scenes {
     }
 
     private static void addMouth(Shot shot, int frame, List<SceneLayer> layers) {
-        shot.mouthPlace()
-                .filter(MouthPlace::visible)
-                .flatMap(place ->
-                        shot.mouthAt(frame).map(span -> new MouthLayer(ShippedMouths.shape(span.shape()), place)))
-                .ifPresent(layers::add);
+        for (Speaker speaker : shot.speech().speakers()) {
+            speaker.place()
+                    .filter(MouthPlace::visible)
+                    .flatMap(place -> speaker.mouthAt(frame)
+                            .map(span -> new MouthLayer(ShippedMouths.shape(span.shape()), place)))
+                    .ifPresent(layers::add);
+        }
     }
 
     /** What a level shows; of a drawing of which a piece is dragged, the rest and the piece in front of it. */

@@ -145,9 +145,7 @@ public record Shot(
     }
 
     public Optional<MouthSpan> mouthAt(int frame) {
-        return speech.mouths().stream()
-                .filter(span -> span.range().contains(frame))
-                .findFirst();
+        return speech.speaker().mouthAt(frame);
     }
 
     /** The shot's own mark on a frame, notes aside. */

@@ -7,6 +7,7 @@ import java.util.List;
  *
  * @param sureness how sure its place is, 0 to 1; 1 when it was set by hand
  * @param pinned whether it stays where it is when the line is aligned
+ * @param speaker who says it; empty when nobody was named
  * @param phones its sounds in order, within the word; none when they are not known
  */
 public record Word(
@@ -16,6 +17,7 @@ public record Word(
         double endSeconds,
         double sureness,
         boolean pinned,
+        String speaker,
         List<Phone> phones) {
 
     /** @throws IllegalArgumentException when the end does not lie after the start, or the phones not in order within */
@@ -39,12 +41,19 @@ public record Word(
 
     /** Set by hand, its phones not known. */
     public Word(String id, String text, double startSeconds, double endSeconds) {
-        this(id, text, startSeconds, endSeconds, 1, false, List.of());
+        this(id, text, startSeconds, endSeconds, 1, false, "", List.of());
     }
 
     public Word withText(String newText) {
         return new Word(
-                id, newText, startSeconds, endSeconds, sureness, pinned, newText.equals(text) ? phones : List.of());
+                id,
+                newText,
+                startSeconds,
+                endSeconds,
+                sureness,
+                pinned,
+                speaker,
+                newText.equals(text) ? phones : List.of());
     }
 
     /** Moved or made longer or shorter; its phones go along in proportion. */
@@ -55,18 +64,22 @@ public record Word(
                         newStart + (phone.startSeconds() - startSeconds) * ratio,
                         newStart + (phone.endSeconds() - startSeconds) * ratio))
                 .toList();
-        return new Word(id, text, newStart, newEnd, sureness, pinned, moved);
+        return new Word(id, text, newStart, newEnd, sureness, pinned, speaker, moved);
     }
 
     public Word withPinned(boolean pin) {
-        return new Word(id, text, startSeconds, endSeconds, pin ? 1 : sureness, pin, phones);
+        return new Word(id, text, startSeconds, endSeconds, pin ? 1 : sureness, pin, speaker, phones);
     }
 
     public Word withPhones(List<Phone> newPhones) {
-        return new Word(id, text, startSeconds, endSeconds, sureness, pinned, newPhones);
+        return new Word(id, text, startSeconds, endSeconds, sureness, pinned, speaker, newPhones);
     }
 
     public Word withId(String newId) {
-        return new Word(newId, text, startSeconds, endSeconds, sureness, pinned, phones);
+        return new Word(newId, text, startSeconds, endSeconds, sureness, pinned, speaker, phones);
+    }
+
+    public Word withSpeaker(String name) {
+        return new Word(id, text, startSeconds, endSeconds, sureness, pinned, name, phones);
     }
 }

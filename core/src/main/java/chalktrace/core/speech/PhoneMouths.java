@@ -80,10 +80,10 @@ public final class PhoneMouths {
         this.length = length;
     }
 
-    /** The mouths of a shot's words, by its chart and rules. */
+    /** The mouths of the one in a shot that is worked on, by its words, chart and rules. */
     public static List<MouthSpan> of(Shot shot) {
         return of(
-                shot.words(),
+                shot.speech().spoken(),
                 shot.speech().chart(),
                 shot.speech().rules(),
                 shot.setup().rate(),

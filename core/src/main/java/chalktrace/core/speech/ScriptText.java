@@ -22,6 +22,11 @@ public record ScriptText(List<Spoken> words) {
         words = List.copyOf(words);
     }
 
+    /** The words alone. */
+    public List<String> texts() {
+        return words.stream().map(Spoken::text).toList();
+    }
+
     /**
      * Takes a text apart. What stands in brackets is said to the actor and left out; pictographs and loose punctuation are no
      * words.

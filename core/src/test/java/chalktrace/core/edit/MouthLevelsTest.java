@@ -14,6 +14,7 @@ import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Speaker;
 import chalktrace.core.shot.Word;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
@@ -158,5 +159,57 @@ class MouthLevelsTest {
         assertThat(said.words().get(0).phones()).hasSize(5);
         assertThat(said.words().get(0).withTimes(3, 5).phones().get(4).endSeconds())
                 .isCloseTo(5, within(1e-9));
+    }
+
+    /** Two who speak in turn, both with mouth levels; the first is worked on. */
+    private static Shot inTurn() {
+        Word map = new Word("word-1", "map", 0.25, 0.75).withSpeaker("Ada");
+        Word bob = new Word("word-2", "bob", 1.0, 1.5).withSpeaker("Bo");
+        return after(
+                Shots.empty(),
+                SpeechEdits.addWord(map),
+                SpeechEdits.addWord(bob),
+                MouthLevels.make(PLACE),
+                SpeechEdits.speaker("Ada"),
+                SpeechEdits.speaker("Bo"),
+                MouthLevels.make(new MouthPlace(700, 300, 60, true)),
+                SpeechEdits.speaker("Ada"));
+    }
+
+    private static boolean moves(Shot shot, double fromSeconds, double toSeconds) {
+        return MouthLevels.seen(shot).stream()
+                .anyMatch(span -> !span.shape().equals(MouthChart.REST)
+                        && span.range().start() >= fromSeconds * 24
+                        && span.range().end() <= toSeconds * 24);
+    }
+
+    @Test
+    void eachWhoSpeaksHasMouthsThatMoveWithTheirWordsAlone() {
+        Shot ada = inTurn();
+        assertThat(level(ada).name()).isEqualTo("mouths");
+        assertThat(moves(ada, 0, 0.9)).isTrue();
+        assertThat(moves(ada, 0.9, 2)).isFalse();
+        Shot bo = after(ada, SpeechEdits.speaker("Bo"));
+        assertThat(level(bo).name()).isEqualTo("mouths of Bo");
+        assertThat(moves(bo, 0, 0.8)).isFalse();
+        assertThat(moves(bo, 0.8, 2)).isTrue();
+    }
+
+    @Test
+    void aMovedWordMovesTheMouthsOfTheOneWhoSaysItAndLeavesHandsEditsOfBoth() {
+        Shot shot = after(
+                inTurn(),
+                SpeechEdits.setMouth(FrameRange.of(40, 4), MouthChart.ROUND),
+                SpeechEdits.speaker("Bo"),
+                SpeechEdits.setMouth(FrameRange.of(2, 4), MouthChart.WIDE),
+                SpeechEdits.speaker("Ada"));
+        Shot moved = after(shot, SpeechEdits.changeWord("move", "word-2", word -> word.withTimes(1.25, 1.75)));
+        assertThat(level(moved).exposures()).isEqualTo(level(shot).exposures());
+        assertThat(seenAt(moved, 41)).isEqualTo(MouthChart.ROUND);
+        Shot bo = after(moved, SpeechEdits.speaker("Bo"));
+        assertThat(seenAt(bo, 3)).isEqualTo(MouthChart.WIDE);
+        assertThat(moves(bo, 0.8, 1.15)).isFalse();
+        assertThat(moves(bo, 1.15, 2)).isTrue();
+        assertThat(bo.speech().others()).extracting(Speaker::name).containsExactly("Ada");
     }
 }

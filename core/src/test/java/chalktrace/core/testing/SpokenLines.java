@@ -39,9 +39,7 @@ public final class SpokenLines {
     }
 
     public static List<String> script(String name) {
-        return ScriptText.parse(String.join("\n", lines(name + ".txt"))).words().stream()
-                .map(ScriptText.Spoken::text)
-                .toList();
+        return ScriptText.parse(String.join("\n", lines(name + ".txt"))).texts();
     }
 
     /** The words; one after a pause starts after it. */

@@ -21,7 +21,7 @@ import org.apache.commons.csv.CSVRecord;
 final class SpeechCsv {
 
     private static final String[] HEADS = {
-        "kind", "text", "startSeconds", "endSeconds", "startFrame", "endFrame", "sureness"
+        "kind", "text", "startSeconds", "endSeconds", "startFrame", "endFrame", "sureness", "speaker"
     };
 
     private SpeechCsv() {}
@@ -31,9 +31,17 @@ final class SpeechCsv {
         try (CSVPrinter rows = new CSVPrinter(out, CSVFormat.DEFAULT)) {
             rows.printRecord((Object[]) HEADS);
             for (Word word : speech.words()) {
-                row(rows, rate, "word", word.text(), word.startSeconds(), word.endSeconds(), seconds(word.sureness()));
+                row(
+                        rows,
+                        rate,
+                        "word",
+                        word.text(),
+                        word.startSeconds(),
+                        word.endSeconds(),
+                        seconds(word.sureness()),
+                        word.speaker());
                 for (Phone phone : word.phones()) {
-                    row(rows, rate, "phone", phone.symbol(), phone.startSeconds(), phone.endSeconds(), "");
+                    row(rows, rate, "phone", phone.symbol(), phone.startSeconds(), phone.endSeconds(), "", "");
                 }
             }
             for (MouthSpan mouth : speech.mouths()) {
@@ -44,10 +52,11 @@ final class SpeechCsv {
                         seconds(rate.seconds(mouth.range().end())),
                         mouth.range().start(),
                         mouth.range().end(),
+                        "",
                         "");
             }
             for (Cue cue : speech.cues()) {
-                row(rows, rate, "cue", cue.name(), cue.seconds(), cue.seconds(), "");
+                row(rows, rate, "cue", cue.name(), cue.seconds(), cue.seconds(), "", "");
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -56,10 +65,24 @@ final class SpeechCsv {
     }
 
     private static void row(
-            CSVPrinter rows, FrameRate rate, String kind, String text, double start, double end, String sureness)
+            CSVPrinter rows,
+            FrameRate rate,
+            String kind,
+            String text,
+            double start,
+            double end,
+            String sureness,
+            String speaker)
             throws IOException {
         rows.printRecord(
-                kind, text, seconds(start), seconds(end), rate.nearestFrame(start), rate.nearestFrame(end), sureness);
+                kind,
+                text,
+                seconds(start),
+                seconds(end),
+                rate.nearestFrame(start),
+                rate.nearestFrame(end),
+                sureness,
+                speaker);
     }
 
     static String seconds(double value) {
@@ -88,12 +111,9 @@ final class SpeechCsv {
                                 said,
                                 number(row, "startSeconds", place),
                                 number(row, "endSeconds", place),
-                                row.isMapped("sureness")
-                                                && row.isSet("sureness")
-                                                && !row.get("sureness").isEmpty()
-                                        ? number(row, "sureness", place)
-                                        : 1,
+                                optional(row, "sureness").isEmpty() ? 1 : number(row, "sureness", place),
                                 false,
+                                optional(row, "speaker"),
                                 List.of()));
                     case "phone" ->
                         phones.add(
@@ -111,8 +131,16 @@ final class SpeechCsv {
                                 + row.get("kind") + "\"");
                 }
             }
+        } catch (UncheckedIOException e) {
+            // The iteration over the rows wraps what is wrong with them.
+            throw new TimedSpeech.Wrong("is no CSV table: " + e.getCause().getMessage());
         }
         return new TimedSpeech(withPhones(words, phones), mouths, cues);
+    }
+
+    /** A cell of a column that older tables lack; empty where there is none. */
+    private static String optional(CSVRecord row, String head) {
+        return row.isMapped(head) && row.isSet(head) ? row.get(head) : "";
     }
 
     /** Gives each word the phones in whose middle it is heard. */

@@ -5,6 +5,7 @@ import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.MouthRules;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Phone;
+import chalktrace.core.shot.Speaker;
 import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.Word;
 import chalktrace.core.time.FrameRange;
@@ -25,7 +26,8 @@ final class SpeechJson {
                     .put("startSeconds", word.startSeconds())
                     .put("endSeconds", word.endSeconds())
                     .put("sureness", word.sureness())
-                    .put("pinned", word.pinned());
+                    .put("pinned", word.pinned())
+                    .put("speaker", word.speaker());
             ShotJson.each(to, "phones", word.phones(), (phone, p) -> p.put("symbol", phone.symbol())
                     .put("startSeconds", phone.startSeconds())
                     .put("endSeconds", phone.endSeconds())
@@ -33,12 +35,19 @@ final class SpeechJson {
         });
         ShotJson.each(root, "sayings", speech.sayings(), (saying, to) -> to.put("word", saying.word())
                 .put("phones", String.join(" ", saying.phones())));
-        ShotJson.each(root, "mouths", speech.mouths(), (span, to) -> to.put(
+        write(speech.speaker(), root);
+        ShotJson.each(root, "otherSpeakers", speech.others(), SpeechJson::write);
+    }
+
+    private static void write(Speaker speaker, ObjectNode root) {
+        root.put("speaker", speaker.name());
+        root.put("mouthLevel", speaker.level().orElse(null));
+        ShotJson.each(root, "mouths", speaker.mouths(), (span, to) -> to.put(
                         "start", span.range().start())
                 .put("frames", span.range().frames())
                 .put("shape", span.shape())
                 .put("byHand", span.byHand()));
-        speech.place()
+        speaker.place()
                 .ifPresentOrElse(
                         place -> root.putObject("mouthPlace")
                                 .put("x", place.x())
@@ -46,8 +55,8 @@ final class SpeechJson {
                                 .put("width", place.width())
                                 .put("visible", place.visible()),
                         () -> root.putNull("mouthPlace"));
-        MouthFiles.write(speech.chart(), root.putObject("mouthChart"));
-        MouthRules rules = speech.rules();
+        MouthFiles.write(speaker.chart(), root.putObject("mouthChart"));
+        MouthRules rules = speaker.rules();
         root.putObject("mouthRules")
                 .put("leadMillis", rules.leadMillis())
                 .put("leastMillis", rules.leastMillis())
@@ -59,6 +68,20 @@ final class SpeechJson {
 
     static Speech read(JsonFields fields) throws JsonFields.WrongField {
         List<Word> words = fields.list("words", item -> item.make(SpeechJson::word));
+        List<Speech.Saying> sayings = fields.has("sayings")
+                ? fields.list(
+                        "sayings",
+                        item -> item.make(f -> new Speech.Saying(
+                                f.text("word"), List.of(f.text("phones").split(" ")))))
+                : List.of();
+        Speaker speaker = speaker(fields);
+        List<Speaker> others =
+                fields.has("otherSpeakers") ? fields.list("otherSpeakers", SpeechJson::speaker) : List.of();
+        String script = fields.has("script") ? fields.text("script") : "";
+        return fields.make(f -> new Speech(script, words, sayings, speaker, others));
+    }
+
+    private static Speaker speaker(JsonFields fields) throws JsonFields.WrongField {
         List<MouthSpan> mouths = fields.list(
                 "mouths",
                 item -> item.make(f -> new MouthSpan(
@@ -67,20 +90,13 @@ final class SpeechJson {
                 ? Optional.of(fields.object("mouthPlace")
                         .make(f -> new MouthPlace(f.number("x"), f.number("y"), f.number("width"), f.flag("visible"))))
                 : Optional.empty();
-        List<Speech.Saying> sayings = fields.has("sayings")
-                ? fields.list(
-                        "sayings",
-                        item -> item.make(f -> new Speech.Saying(
-                                f.text("word"), List.of(f.text("phones").split(" ")))))
-                : List.of();
-        return new Speech(
-                fields.has("script") ? fields.text("script") : "",
-                words,
+        return new Speaker(
+                fields.has("speaker") ? fields.text("speaker") : "",
                 mouths,
                 place,
                 fields.has("mouthChart") ? MouthFiles.read(fields.object("mouthChart")) : MouthChart.TEN,
                 fields.has("mouthRules") ? fields.object("mouthRules").make(SpeechJson::rules) : MouthRules.STANDARD,
-                sayings);
+                fields.has("mouthLevel") ? Optional.of(fields.text("mouthLevel")) : Optional.empty());
     }
 
     private static MouthRules rules(JsonFields f) throws JsonFields.WrongField {
@@ -110,6 +126,7 @@ final class SpeechJson {
                 f.number("endSeconds"),
                 f.has("sureness") ? f.number("sureness") : 1,
                 f.has("pinned") && f.flag("pinned"),
+                f.has("speaker") ? f.text("speaker") : "",
                 phones);
     }
 }

@@ -26,6 +26,9 @@ public final class SpeechTableJson {
             to.put("word", word.text());
             times(to, word.startSeconds(), word.endSeconds(), rate);
             to.put("confidence", Math.round(word.sureness() * 1000) / 1000.0);
+            if (!word.speaker().isEmpty()) {
+                to.put("speaker", word.speaker());
+            }
             ShotJson.each(to, "phones", word.phones(), (phone, p) -> {
                 p.put("phone", phone.symbol());
                 times(p, phone.startSeconds(), phone.endSeconds(), rate);
@@ -64,6 +67,7 @@ public final class SpeechTableJson {
                         f.number("endSeconds"),
                         f.has("confidence") ? f.number("confidence") : 1,
                         false,
+                        f.has("speaker") ? f.text("speaker") : "",
                         f.has("phones")
                                 ? f.list(
                                         "phones",

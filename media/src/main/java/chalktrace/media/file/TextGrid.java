@@ -13,13 +13,14 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * The annotation text format of phonetics: tiers "words", "phones" and "mouths" of intervals that fill all time, empty where
+ * The annotation text format of phonetics: tiers "words" (one for each who speaks), "phones" and "mouths" of intervals that fill all time, empty where
  * nothing is, and a tier "cues" of points. Its long form is written; both its forms are read.
  */
 final class TextGrid {
 
     private static final Pattern TOKEN =
             Pattern.compile("\"((?:[^\"]|\"\")*)\"|<exists>|-?\\d+(?:\\.\\d+)?(?:[eE]-?\\d+)?");
+    private static final String WORDS_OF = "words of ";
     private static final int MOST_ITEMS = 1_000_000;
 
     private record Interval(double start, double end, String text) {}
@@ -38,18 +39,29 @@ final class TextGrid {
             end = Math.max(end, cue.seconds() + 0.001);
         }
         StringBuilder out = new StringBuilder("File type = \"ooTextFile\"\nObject class = \"TextGrid\"\n\n");
-        out.append("xmin = 0\nxmax = ").append(number(end)).append("\ntiers? <exists>\nsize = 4\nitem []:\n");
+        List<String> speakers =
+                speech.words().stream().map(Word::speaker).distinct().toList();
+        int tiers = Math.max(1, speakers.size()) + 3;
+        out.append("xmin = 0\nxmax = ")
+                .append(number(end))
+                .append("\ntiers? <exists>\nsize = ")
+                .append(tiers)
+                .append("\nitem []:\n");
+        int item = 1;
+        for (String speaker : speakers.isEmpty() ? List.of("") : speakers) {
+            tier(
+                    out,
+                    item++,
+                    speaker.isEmpty() ? "words" : WORDS_OF + speaker,
+                    end,
+                    speech.words().stream()
+                            .filter(word -> word.speaker().equals(speaker))
+                            .map(word -> new Interval(word.startSeconds(), word.endSeconds(), word.text()))
+                            .toList());
+        }
         tier(
                 out,
-                1,
-                "words",
-                end,
-                speech.words().stream()
-                        .map(word -> new Interval(word.startSeconds(), word.endSeconds(), word.text()))
-                        .toList());
-        tier(
-                out,
-                2,
+                item++,
                 "phones",
                 end,
                 speech.words().stream()
@@ -58,7 +70,7 @@ final class TextGrid {
                         .toList());
         tier(
                 out,
-                3,
+                item++,
                 "mouths",
                 end,
                 speech.mouths().stream()
@@ -67,8 +79,9 @@ final class TextGrid {
                                 rate.seconds(mouth.range().end()),
                                 mouth.shape()))
                         .toList());
-        out.append(
-                        "    item [4]:\n        class = \"TextTier\"\n        name = \"cues\"\n        xmin = 0\n        xmax = ")
+        out.append("    item [")
+                .append(item)
+                .append("]:\n        class = \"TextTier\"\n        name = \"cues\"\n        xmin = 0\n        xmax = ")
                 .append(number(end))
                 .append("\n        points: size = ")
                 .append(speech.cues().size())
@@ -145,7 +158,9 @@ final class TextGrid {
         List<Cue> cues = new ArrayList<>();
         for (int tier = 0; tier < tiers; tier++) {
             String kind = tokens.text();
-            String name = tokens.text().toLowerCase(Locale.ROOT);
+            String written = tokens.text();
+            String name = written.toLowerCase(Locale.ROOT);
+            String speaker = name.startsWith(WORDS_OF) ? written.substring(WORDS_OF.length()) : "";
             tokens.number();
             tokens.number();
             int count = tokens.count();
@@ -178,7 +193,7 @@ final class TextGrid {
                     mouths.add(new MouthSpan(
                             new FrameRange(first, Math.max(first + 1, rate.nearestFrame(end))), said, true));
                 } else if (name.startsWith("word") || words.isEmpty() && tier == 0) {
-                    words.add(new Word("word-" + (words.size() + 1), said, start, end));
+                    words.add(new Word("word-" + (words.size() + 1), said, start, end).withSpeaker(speaker));
                 }
             }
         }

@@ -7,10 +7,13 @@ import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Words as cues of WebVTT (W3C, "WebVTT: The Web Video Text Tracks Format", 2019). */
+/** Words as cues of WebVTT, who speaks them as voice spans (W3C, "WebVTT: The Web Video Text Tracks Format", 2019). */
 final class WebVtt {
 
     private static final Pattern TIMES = Pattern.compile("^\\s*([\\d:.]+)\\s+-->\\s+([\\d:.]+).*$");
+    /** A voice span says who speaks. */
+    private static final Pattern VOICE = Pattern.compile("<v(?:\\.[^\\s>]*)?\\s+([^>]+)>");
+
     private static final Pattern TIME = Pattern.compile("(?:(\\d{1,4}):)?(\\d{2}):(\\d{2})\\.(\\d{3})");
 
     private WebVtt() {}
@@ -23,13 +26,15 @@ final class WebVtt {
                     .append(" --> ")
                     .append(time(word.endSeconds()))
                     .append('\n')
-                    .append(word.text()
-                            .replace("&", "&amp;")
-                            .replace("<", "&lt;")
-                            .replace(">", "&gt;"))
+                    .append(word.speaker().isEmpty() ? "" : "<v " + escaped(word.speaker()) + ">")
+                    .append(escaped(word.text()))
                     .append('\n');
         }
         return out.toString();
+    }
+
+    private static String escaped(String text) {
+        return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
     }
 
     private static String time(double seconds) {
@@ -68,12 +73,13 @@ final class WebVtt {
             while (i + 1 < lines.length && !lines[i + 1].isBlank()) {
                 said.append(lines[++i]).append(' ');
             }
-            share(plain(said.toString()), start, end, words);
+            Matcher voice = VOICE.matcher(said);
+            share(plain(said.toString()), voice.find() ? plain(voice.group(1)) : "", start, end, words);
         }
         return new TimedSpeech(words, List.of(), List.of());
     }
 
-    private static void share(String said, double start, double end, List<Word> words) {
+    private static void share(String said, String speaker, double start, double end, List<Word> words) {
         if (said.isEmpty()) {
             return;
         }
@@ -82,7 +88,7 @@ final class WebVtt {
         double at = start;
         for (String part : parts) {
             double to = at + (end - start) * part.length() / letters;
-            words.add(new Word("word-" + (words.size() + 1), part, at, Math.max(to, at + 1e-4)));
+            words.add(new Word("word-" + (words.size() + 1), part, at, Math.max(to, at + 1e-4)).withSpeaker(speaker));
             at = to;
         }
     }

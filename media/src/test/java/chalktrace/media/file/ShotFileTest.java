@@ -153,9 +153,12 @@ class ShotFileTest {
                 .withMouthPlace(new MouthPlace(100.5, 60, 24, true))
                 .withCues(List.of(new Cue("cue-1", "clink", 1.25)))
                 .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(6, Mark.Kind.BREAKDOWN)));
-        return SpeechEdits.addWord(new Word("word-1", "now", 0.1, 0.45))
+        Shot spoken = SpeechEdits.addWord(new Word("word-1", "now", 0.1, 0.45).withSpeaker("Ada"))
                 .change()
                 .apply(shot);
+        return SpeechEdits.speaker("Bo")
+                .change()
+                .apply(SpeechEdits.speaker("Ada").change().apply(spoken));
     }
 
     private Path saved(Shot shot) throws UnwritableException {

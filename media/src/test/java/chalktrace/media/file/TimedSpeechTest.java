@@ -15,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,9 +37,10 @@ class TimedSpeechTest {
                 0.5,
                 0.75,
                 false,
+                "Ada <A&B>",
                 List.of(new Phone("K", 0.125, 0.25), new Phone("EH", 0.25, 0.5)));
         return new TimedSpeech(
-                List.of(careful, new Word("word-2", "now", 0.75, 1.25)),
+                List.of(careful, new Word("word-2", "now", 0.75, 1.25).withSpeaker("Bo")),
                 List.of(
                         new MouthSpan(new FrameRange(0, 6), "rest", true),
                         new MouthSpan(new FrameRange(6, 12), "wide", true)),
@@ -52,6 +54,7 @@ class TimedSpeechTest {
         sample().write(file, RATE);
         TimedSpeech read = TimedSpeech.read(file, RATE);
         assertThat(read.words()).extracting(Word::text).containsExactly("care\"ful, <&>", "now");
+        assertThat(read.words()).extracting(Word::speaker).containsExactly("Ada <A&B>", "Bo");
         assertThat(read.words().get(0).phones())
                 .isEqualTo(sample().words().get(0).phones());
         assertThat(read.words().get(1).endSeconds()).isEqualTo(1.25);
@@ -65,14 +68,19 @@ class TimedSpeechTest {
         Path file = folder.resolve("t.vtt");
         sample().write(file, RATE);
         assertThat(TimedSpeech.read(file, RATE).words())
-                .extracting(Word::text)
-                .containsExactly("care\"ful,", "<&>", "now");
+                .extracting(Word::text, Word::speaker)
+                .containsExactly(
+                        Tuple.tuple("care\"ful,", "Ada <A&B>"),
+                        Tuple.tuple("<&>", "Ada <A&B>"),
+                        Tuple.tuple("now", "Bo"));
         // W3C WebVTT: hours may be left out, cues may have names and settings, text may be marked up.
         Files.writeString(
                 file,
                 "WEBVTT - a title\n\nNOTE said twice\n\nfirst\n00:01.000 --> 00:02.000 align:start\n<v Ada>Good <b>day</b>\n");
         List<Word> words = TimedSpeech.read(file, RATE).words();
-        assertThat(words).extracting(Word::text).containsExactly("Good", "day");
+        assertThat(words)
+                .extracting(Word::text, Word::speaker)
+                .containsExactly(Tuple.tuple("Good", "Ada"), Tuple.tuple("day", "Ada"));
         assertThat(words.get(0).startSeconds()).isEqualTo(1);
         assertThat(words.get(1).endSeconds()).isEqualTo(2);
     }

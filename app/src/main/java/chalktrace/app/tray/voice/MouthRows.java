@@ -4,6 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
@@ -18,7 +19,9 @@ import chalktrace.core.shot.MouthRules;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Speaker;
 import chalktrace.core.shot.Speech;
+import chalktrace.core.shot.Word;
 import chalktrace.core.speech.ShippedMouths;
 import chalktrace.core.time.FrameRange;
 import chalktrace.media.file.MouthFiles;
@@ -27,6 +30,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -34,6 +38,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.TilePane;
@@ -58,6 +63,8 @@ final class MouthRows extends VBox {
     private final CheckBox twos = new CheckBox("on twos");
     private final CheckBox opened = new CheckBox("loud vowels open wider");
     private final TextField part = new TextField();
+    private final ComboBox<String> speaker = new ComboBox<>();
+    private final HBox speakerRow = new HBox(6, Rows.quiet("mouths of"), speaker);
     private MouthChart shown;
 
     MouthRows(Session session, FileChoice files) {
@@ -94,6 +101,14 @@ final class MouthRows extends VBox {
                 0,
                 300,
                 (r, v) -> new MouthRules(r.leadMillis(), r.leastMillis(), r.restMillis(), v, r.every(), r.opened()));
+        speaker.setId("mouth-speaker");
+        speaker.setFocusTraversable(false);
+        speaker.setConverter(ShownAs.words(name -> name.isEmpty() ? "everybody" : name));
+        speaker.setTooltip(new Tooltip("each who speaks has mouths, a chart, rules and a mouth level of their own"));
+        speaker.setOnAction(event -> Optional.ofNullable(speaker.getValue())
+                .filter(name -> !name.equals(session.shot().speech().speaker().name()))
+                .ifPresent(name -> session.document().apply(SpeechEdits.speaker(name))));
+        speakerRow.setAlignment(Pos.CENTER_LEFT);
         twos.setFocusTraversable(false);
         twos.setOnAction(event -> rules(r -> new MouthRules(
                 r.leadMillis(),
@@ -113,6 +128,7 @@ final class MouthRows extends VBox {
         getChildren()
                 .addAll(
                         Rows.section("Mouth at the gate"),
+                        speakerRow,
                         chart,
                         new FlowPane(
                                 4,
@@ -271,6 +287,7 @@ final class MouthRows extends VBox {
                     .setAll(now.mouths().stream().map(MouthChart.Mouth::id).toList());
             chartName.setText("Chart: " + now.name() + ".");
         }
+        showSpeakers(shot.speech());
         int frame = session.transport().frame();
         String here = session.mouthsSeen().of(shot).stream()
                 .filter(span -> span.range().contains(frame))
@@ -291,6 +308,23 @@ final class MouthRows extends VBox {
         ahead.show(rules.roundAheadMillis());
         twos.setSelected(rules.every() == 2);
         opened.setSelected(rules.opened());
+    }
+
+    private void showSpeakers(Speech speech) {
+        List<String> names = Stream.of(
+                        Stream.of(speech.speaker().name(), ""),
+                        speech.others().stream().map(Speaker::name),
+                        speech.words().stream().map(Word::speaker))
+                .flatMap(all -> all)
+                .distinct()
+                .sorted()
+                .toList();
+        speakerRow.setVisible(names.size() > 1);
+        speakerRow.setManaged(names.size() > 1);
+        if (!speaker.getItems().equals(names)) {
+            speaker.getItems().setAll(names);
+        }
+        speaker.setValue(speech.speaker().name());
     }
 
     /** Sets the mouth by hand for as long as the one at the gate shows. */

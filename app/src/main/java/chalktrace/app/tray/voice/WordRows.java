@@ -22,6 +22,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The word that is chosen on its lane: its text, sounds and times. */
@@ -30,6 +31,7 @@ final class WordRows extends VBox {
     private final Session session;
     private final TextField text = new TextField();
     private final TextField phones = new TextField();
+    private final TextField speaker = new TextField();
     private final NumberField startSeconds = new NumberField("word-start", 0, this::typeStart);
     private final NumberField startFrame = new NumberField("word-start-frame", 0, this::typeStartFrame);
     private final NumberField endSeconds = new NumberField("word-end", 0, this::typeEnd);
@@ -49,6 +51,14 @@ final class WordRows extends VBox {
         phones.setTooltip(
                 new Tooltip("How it is said, in ARPAbet, such as K EH T AH L; kept for this word in this shot."));
         phones.setOnAction(event -> typePhones());
+        speaker.setId("word-speaker");
+        speaker.getStyleClass().add("part-field");
+        speaker.setPromptText("nobody named");
+        speaker.setOnAction(event -> change(
+                "who speaks a word", word -> word.withSpeaker(speaker.getText().strip())));
+        HBox said = new HBox(6, Rows.quiet("said by"), speaker);
+        said.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(speaker, Priority.ALWAYS);
         pinned.setId("word-pinned");
         pinned.setOnAction(event -> change("pin a word", word -> word.withPinned(pinned.isSelected())));
         getChildren()
@@ -56,6 +66,7 @@ final class WordRows extends VBox {
                         Rows.section("Chosen word"),
                         text,
                         phones,
+                        said,
                         row("starts", startFrame, startSeconds),
                         row("ends", endFrame, endSeconds),
                         sure,
@@ -103,6 +114,9 @@ final class WordRows extends VBox {
             }
             if (!phones.isFocused()) {
                 phones.setText(w.phones().stream().map(Phone::symbol).collect(Collectors.joining(" ")));
+            }
+            if (!speaker.isFocused()) {
+                speaker.setText(w.speaker());
             }
             startSeconds.set(w.startSeconds());
             startFrame.set(setup.number(setup.rate().nearestFrame(w.startSeconds())));
