@@ -12,6 +12,7 @@ import chalktrace.core.speech.Aligner;
 import chalktrace.core.speech.Alignment;
 import chalktrace.core.speech.Pronunciations;
 import chalktrace.core.speech.ScriptText;
+import chalktrace.media.file.PronunciationFile;
 import chalktrace.media.file.SpeechTableJson;
 import chalktrace.media.file.TimedSpeech;
 import chalktrace.media.sound.SoundFiles;
@@ -19,6 +20,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
@@ -48,6 +50,12 @@ final class AlignCommand implements Callable<Integer> {
             description = "How a word is said, such as kettle=\"K EH T AH L\"; as often as wanted.")
     Map<String, String> sayings = Map.of();
 
+    @Option(
+            names = "--dictionary",
+            paramLabel = "FILE",
+            description = "Words and how they are said, one a line: kettle  K EH T AH L.")
+    Path dictionary;
+
     @Option(names = "--to", paramLabel = "FILE", description = "Also write a table: .csv, .json, .vtt or .TextGrid.")
     Path table;
 
@@ -61,9 +69,9 @@ final class AlignCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         String text = Texts.read(script);
         ScriptText written = ScriptText.parse(text);
-        Pronunciations pronunciations = new Pronunciations(sayings.entrySet().stream()
-                .map(entry -> new Speech.Saying(entry.getKey(), Pronunciations.parse(entry.getValue())))
-                .toList());
+        List<Speech.Saying> said = new ArrayList<>(dictionary == null ? List.of() : PronunciationFile.read(dictionary));
+        sayings.forEach((word, phones) -> said.add(new Speech.Saying(word, Pronunciations.parse(phones))));
+        Pronunciations pronunciations = new Pronunciations(said);
         PcmBuffer pcm = SoundFiles.read(sound);
         Percent percent = new Percent(answer);
         Alignment found =

@@ -1,6 +1,7 @@
 package chalktrace.app.session;
 
 import chalktrace.app.state.Preferences;
+import chalktrace.app.state.UserDictionary;
 import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
@@ -74,7 +75,7 @@ public final class Session {
         transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
         recording = new Recording(document, transport, jobs, notices, stateFolder, DeviceIn::openOrSimulated);
         voiceSound = new VoiceSound(document, sounds, notices);
-        voicing = new Voicing(document, voiceSound, jobs, notices);
+        voicing = new Voicing(document, voiceSound, new UserDictionary(stateFolder), jobs, notices);
         cueing = new Cueing(document, voiceSound, sounds, transport, jobs, notices);
         mouthFollowing = new MouthFollowing(document, transport, jobs, notices);
         drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, notices);

@@ -1,10 +1,13 @@
 package chalktrace.app.session;
 
+import chalktrace.app.state.UserDictionary;
 import chalktrace.core.edit.AlignEdits;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.Word;
 import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.SpeechActivity;
@@ -24,10 +27,17 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** From a recorded line to words, phones and mouths on the ruler. Lives on the FX thread. */
 public final class Voicing {
 
-    /** What an alignment found that is not on the ruler: words that are not said, and speech that the script lacks. */
-    public record Report(double sureness, boolean fits, List<String> missing, List<Alignment.Extra> extra) {
+    /**
+     * What an alignment found that is not on the ruler.
+     *
+     * @param missing words that are not said
+     * @param extra speech that the script lacks
+     * @param guessed words that no dictionary has, said as their letters suggest
+     */
+    public record Report(
+            double sureness, boolean fits, List<String> missing, List<Alignment.Extra> extra, List<String> guessed) {
 
-        static final Report NONE = new Report(1, true, List.of(), List.of());
+        static final Report NONE = new Report(1, true, List.of(), List.of(), List.of());
     }
 
     /** So much is left before the voice, so that its first consonant is whole. */
@@ -37,12 +47,14 @@ public final class Voicing {
     private final Jobs jobs;
     private final Notices notices;
     private final VoiceSound voice;
+    private final UserDictionary dictionary;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(Report.NONE);
     private final ReadOnlyObjectWrapper<Jobs.Job> aligning = new ReadOnlyObjectWrapper<>();
 
-    Voicing(Document document, VoiceSound voice, Jobs jobs, Notices notices) {
+    Voicing(Document document, VoiceSound voice, UserDictionary dictionary, Jobs jobs, Notices notices) {
         this.document = document;
         this.voice = voice;
+        this.dictionary = dictionary;
         this.jobs = jobs;
         this.notices = notices;
         document.openingProperty().addListener(opened -> report.set(Report.NONE));
@@ -78,6 +90,9 @@ public final class Voicing {
         aligning.set(jobs.runLong(
                 "align the script",
                 job -> {
+                    List<Speech.Saying> sayings = new ArrayList<>(dictionary.sayings());
+                    sayings.addAll(shot.speech().sayings());
+                    Pronunciations pronunciations = new Pronunciations(sayings);
                     Map<Integer, Word> pinned = pinned(shot, script, heard);
                     List<Aligner.Pin> pins = pinned.entrySet().stream()
                             .map(entry -> new Aligner.Pin(
@@ -92,7 +107,7 @@ public final class Voicing {
                             heard.to(),
                             script,
                             pins,
-                            new Pronunciations(shot.speech().sayings()),
+                            pronunciations,
                             done -> job.at((int) (1000 * done), 1000));
                     List<Word> words = AlignEdits.words(
                             found, text.words(), heard.clip().startSeconds(), pinned, new Loudness(heard.pcm()));
@@ -100,7 +115,11 @@ public final class Voicing {
                             words,
                             heard.clip().startSeconds() + heard.from(),
                             heard.clip().startSeconds() + heard.to());
-                    return new Aligned(found, edit);
+                    List<String> guessed = script.stream()
+                            .filter(word -> pronunciations.of(word).origin() == Pronunciations.Origin.GUESSED)
+                            .distinct()
+                            .toList();
+                    return new Aligned(found, edit, guessed);
                 },
                 aligned -> {
                     aligning.set(null);
@@ -112,7 +131,7 @@ public final class Voicing {
                 }));
     }
 
-    private record Aligned(Alignment found, Edit edit) {}
+    private record Aligned(Alignment found, Edit edit, List<String> guessed) {}
 
     private void place(Shot read, VoiceSound.Heard heard, Aligned aligned) {
         Shot now = document.shot();
@@ -139,7 +158,21 @@ public final class Voicing {
                                 extra.endSeconds() + start,
                                 extra.before(),
                                 extra.repeats()))
-                        .toList()));
+                        .toList(),
+                aligned.guessed()));
+    }
+
+    /** Keeps how a word is said, in the shot and in the person's dictionary. */
+    public void say(String word, List<String> phones) {
+        document.apply(SpeechEdits.say(word, phones));
+        jobs.run(
+                "keep how \"" + word + "\" is said",
+                job -> {
+                    dictionary.keep(new Speech.Saying(word, phones));
+                    return word;
+                },
+                kept -> {},
+                notices::problem);
     }
 
     /** The pinned words of the ruler, by their place in the script: each is the next that is written so. */

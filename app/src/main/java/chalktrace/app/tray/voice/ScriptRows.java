@@ -159,6 +159,11 @@ final class ScriptRows extends VBox {
         if (!found.missing().isEmpty()) {
             out.append("Not said: ").append(String.join(", ", found.missing())).append(". ");
         }
+        if (!found.guessed().isEmpty()) {
+            out.append("In no dictionary, said as guessed: ")
+                    .append(String.join(", ", found.guessed()))
+                    .append(". Choose such a word to type its phones. ");
+        }
         for (Alignment.Extra extra : found.extra()) {
             ShotSetup setup = session.shot().setup();
             out.append(

@@ -48,8 +48,8 @@ final class WordRows extends VBox {
                 change("rename a word", word -> word.withText(text.getText().strip())));
         phones.setId("word-phones");
         phones.getStyleClass().add("part-field");
-        phones.setTooltip(
-                new Tooltip("How it is said, in ARPAbet, such as K EH T AH L; kept for this word in this shot."));
+        phones.setTooltip(new Tooltip(
+                "How it is said, in ARPAbet, such as K EH T AH L; kept in this shot and in your dictionary."));
         phones.setOnAction(event -> typePhones());
         speaker.setId("word-speaker");
         speaker.getStyleClass().add("part-field");
@@ -123,11 +123,20 @@ final class WordRows extends VBox {
             endSeconds.set(w.endSeconds());
             endFrame.set(setup.number(setup.rate().nearestFrame(w.endSeconds())));
             pinned.setSelected(w.pinned());
-            sure.setText(
-                    w.pinned()
-                            ? "Set by hand."
-                            : String.format(Locale.ROOT, "Its place is sure by %.0f %%.", 100 * w.sureness()));
+            sure.setText(sureness(w));
         });
+    }
+
+    private String sureness(Word word) {
+        String place = word.pinned()
+                ? "Set by hand."
+                : String.format(Locale.ROOT, "Its place is sure by %.0f %%.", 100 * word.sureness());
+        String key = Pronunciations.key(word.text());
+        boolean guessed = session.voicing().reportProperty().get().guessed().stream()
+                .anyMatch(other -> Pronunciations.key(other).equals(key));
+        return guessed
+                ? place + " No dictionary has it: its phones are guessed. Type them where they are wrong."
+                : place;
     }
 
     private void change(String name, UnaryOperator<Word> change) {
@@ -144,7 +153,7 @@ final class WordRows extends VBox {
     private void typePhones() {
         word().ifPresent(word -> {
             try {
-                session.document().apply(SpeechEdits.say(word.text(), Pronunciations.parse(phones.getText())));
+                session.voicing().say(word.text(), Pronunciations.parse(phones.getText()));
             } catch (IllegalArgumentException e) {
                 session.notices().problem(e.getMessage());
             }
