@@ -4,21 +4,18 @@ import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.edit.PhoneEdits;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Word;
 import chalktrace.core.speech.Pronunciations;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 
-/** The phones of the words. Their joints are dragged; a double click types another. */
+/** The phones of the words. Their joints are dragged; a double click types another, or several, or none. */
 final class PhoneLane extends TypingLane {
-
-    private static final double SHORTEST_SECONDS = 0.01;
 
     PhoneLane(Session session, BenchScale scale) {
         super("phones", 20, session, scale);
@@ -73,8 +70,7 @@ final class PhoneLane extends TypingLane {
                     return Optional.of(new Grab(
                             Cursor.H_RESIZE,
                             () -> choose(word),
-                            frames -> SpeechEdits.changeWord(
-                                    "move a phone's start", word.id(), w -> moved(w, joint, frames))));
+                            frames -> PhoneEdits.moveStart(word.id(), joint, seconds(frames))));
                 }
             }
         }
@@ -86,47 +82,23 @@ final class PhoneLane extends TypingLane {
         session().selection().itemProperty().set(new Item(Item.Kind.WORD, word.id()));
     }
 
-    private Word moved(Word word, int joint, double frames) {
-        List<Phone> phones = new ArrayList<>(word.phones());
-        Phone before = phones.get(joint - 1);
-        Phone after = phones.get(joint);
-        double by = frames / session().shot().setup().rate().framesPerSecond();
-        double at = Math.max(
-                before.startSeconds() + SHORTEST_SECONDS,
-                Math.min(after.endSeconds() - SHORTEST_SECONDS, after.startSeconds() + by));
-        phones.set(joint - 1, before.withTimes(before.startSeconds(), at));
-        phones.set(joint, after.withTimes(at, after.endSeconds()));
-        return word.withPhones(phones);
+    private double seconds(double frames) {
+        return frames / session().shot().setup().rate().framesPerSecond();
     }
 
     @Override
     void doubleClick(double x, double y) {
         at(x).ifPresent(place -> {
             double left = scale().xOfSeconds(place.phone().startSeconds(), getWidth());
-            type(left, 0, place.phone().symbol(), false, (text, on) -> retype(place, text));
+            typeOrEmpty(left, place.phone().symbol(), text -> retype(place, text));
         });
     }
 
-    /** One phone, or several that share its time. */
+    /** One phone, or several that share its time; none takes it away. */
     private void retype(Place place, String text) {
         try {
-            List<String> symbols = Pronunciations.parse(text);
-            session()
-                    .document()
-                    .apply(SpeechEdits.changeWord("type a phone", place.word().id(), w -> {
-                        List<Phone> phones = new ArrayList<>(w.phones());
-                        Phone old = phones.remove(place.index());
-                        double each = (old.endSeconds() - old.startSeconds()) / symbols.size();
-                        for (int i = 0; i < symbols.size(); i++) {
-                            phones.add(
-                                    place.index() + i,
-                                    new Phone(
-                                            symbols.get(i),
-                                            old.startSeconds() + i * each,
-                                            old.startSeconds() + (i + 1) * each));
-                        }
-                        return w.withPhones(phones);
-                    }));
+            List<String> symbols = text.isEmpty() ? List.of() : Pronunciations.parse(text);
+            session().document().apply(PhoneEdits.type(place.word().id(), place.index(), symbols));
         } catch (IllegalArgumentException e) {
             session().notices().problem(e.getMessage());
         }

@@ -2,6 +2,7 @@ package chalktrace.app.bench;
 
 import chalktrace.app.session.Session;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -48,12 +49,25 @@ abstract class TypingLane extends Lane {
     }
 
     /**
-     * Opens the field at a place.
+     * Opens the field at a place. A text that is left empty changes nothing.
      *
      * @param spaceEnds whether a space ends the text and asks for the next
      * @param then hears the text, and whether the next is wanted
      */
     final void type(double x, double width, String text, boolean spaceEnds, BiConsumer<String, Boolean> then) {
+        open(x, width, text, spaceEnds, (typed, on) -> {
+            if (!typed.isEmpty()) {
+                then.accept(typed, on);
+            }
+        });
+    }
+
+    /** Opens the field with a text that may also be emptied. */
+    final void typeOrEmpty(double x, String text, Consumer<String> then) {
+        open(x, 0, text, false, (typed, on) -> then.accept(typed));
+    }
+
+    private void open(double x, double width, String text, boolean spaceEnds, BiConsumer<String, Boolean> then) {
         fold(false);
         fieldX = x;
         fieldWidth = Math.max(NARROWEST_FIELD, width);
@@ -76,9 +90,7 @@ abstract class TypingLane extends Lane {
         String text = field.getText().strip();
         BiConsumer<String, Boolean> then = done;
         close();
-        if (!text.isEmpty()) {
-            then.accept(text, on);
-        }
+        then.accept(text, on);
     }
 
     private void close() {

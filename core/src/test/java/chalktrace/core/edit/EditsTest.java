@@ -14,9 +14,7 @@ import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
-import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.shot.Word;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.FrameRange;
@@ -87,28 +85,6 @@ class EditsTest {
                 MarkEdits.changeCue("move", new Cue("cue-1", "step", 1.5)));
         assertThat(shot.cues()).extracting(Cue::name).containsExactly("clink", "step");
         assertThat(after(shot, MarkEdits.removeCue("cue-2")).cues()).hasSize(1);
-    }
-
-    @Test
-    void aWordMovedOverItsNeighbourShortensIt() {
-        Shot shot = after(
-                Shots.empty(),
-                SpeechEdits.addWord(new Word("word-1", "careful", 0.2, 0.6)),
-                SpeechEdits.addWord(new Word("word-2", "now", 0.6, 1.0)),
-                SpeechEdits.changeWord("move", "word-2", word -> word.withTimes(0.5, 0.9)));
-        assertThat(shot.words().get(0).endSeconds()).isEqualTo(0.5);
-        assertThat(shot.words().get(1).startSeconds()).isEqualTo(0.5);
-    }
-
-    @Test
-    void mouthsSetByHandOutliveAChangeOfWordsUntilTheyAreGivenBack() {
-        Word word = new Word("word-1", "map", 0, 0.5);
-        Shot shot = after(Shots.empty(), SpeechEdits.addWord(word), SpeechEdits.setMouth(FrameRange.of(2, 3), "round"));
-        Shot renamed = after(shot, SpeechEdits.changeWord("rename", "word-1", w -> w.withText("fee")));
-        assertThat(renamed.mouthAt(3)).map(MouthSpan::shape).hasValue("round");
-        Shot given = after(renamed, SpeechEdits.releaseMouths(FrameRange.of(2, 3)));
-        assertThat(given.mouths()).noneMatch(MouthSpan::byHand);
-        assertThat(given.mouthAt(3)).map(MouthSpan::shape).isNotEqualTo(Optional.of("round"));
     }
 
     @Test

@@ -24,7 +24,6 @@ import java.awt.geom.Point2D;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 
 class MouthLevelsTest {
@@ -133,32 +132,6 @@ class MouthLevelsTest {
         assertThat(way.get(7).transform(960, 540).transform(new Point2D.Double(30, 60), null))
                 .matches(p -> p.distance(expected) < 0.5);
         assertThat(way.get(7).degrees()).isCloseTo(30, within(0.1));
-    }
-
-    @Test
-    void aligningReplacesTheWordsOfItsStretchButNoPinnedOnes() {
-        Shot shot = Shots.empty()
-                .withWords(List.of(
-                        new Word("word-1", "old", 0.2, 0.4),
-                        new Word("word-2", "aha", 0.5, 0.7).withPinned(true),
-                        new Word("word-3", "later", 3, 3.4)));
-        List<Word> found = List.of(new Word("word-1", "now", 0.1, 0.3), new Word("word-2", "hot", 0.6, 0.9));
-        Shot aligned = after(shot, AlignEdits.place(found, 0, 2));
-        assertThat(aligned.words()).extracting(Word::text).containsExactly("now", "aha", "later");
-    }
-
-    @Test
-    void wordsAreSplitJoinedAndPinned() {
-        Shot shot = after(Shots.empty(), SpeechEdits.addWord(new Word("word-1", "kettle", 1, 2)));
-        Shot split = after(shot, SpeechEdits.splitWord("word-1", 1.5));
-        assertThat(split.words()).extracting(Word::text).containsExactly("ket", "tle");
-        assertThat(after(split, SpeechEdits.joinWord("word-1")).words())
-                .extracting(Word::text, Word::startSeconds, Word::endSeconds)
-                .containsExactly(Tuple.tuple("ket tle", 1.0, 2.0));
-        Shot said = after(shot, SpeechEdits.say("kettle", List.of("K", "EH", "T", "AH", "L")));
-        assertThat(said.words().get(0).phones()).hasSize(5);
-        assertThat(said.words().get(0).withTimes(3, 5).phones().get(4).endSeconds())
-                .isCloseTo(5, within(1e-9));
     }
 
     /** Two who speak in turn, both with mouth levels; the first is worked on. */
