@@ -1,13 +1,12 @@
 package chalktrace.app.board;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.session.Placing;
+import chalktrace.app.session.Placing.Lie;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.picture.PictureSize;
-import chalktrace.core.render.FootagePictures.Shown;
-import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.PlacementGrip;
 import java.awt.geom.AffineTransform;
@@ -26,7 +25,7 @@ import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
 
-/** Lies over the board while footage is placed by hand: drag it to move it, a corner to scale it, the knob to turn it. */
+/** Lies over the board while something is placed by hand: drag it to move it, a corner to scale it, the knob to turn it. */
 final class PlacingFrame extends Pane {
 
     private static final double KNOB_ABOVE = 28;
@@ -70,19 +69,15 @@ final class PlacingFrame extends Pane {
     }
 
     private void show() {
-        Optional<Footage> clip = placed();
-        Optional<Shown> picture =
-                clip.flatMap(c -> session.footages().at(c, session.transport().frame()));
-        setVisible(picture.isPresent());
-        if (picture.isPresent()) {
-            show(clip.get().placement(), picture.get());
-        }
+        Optional<Lie> lie = lie();
+        setVisible(lie.isPresent());
+        lie.ifPresent(this::show);
     }
 
-    private void show(Placement placement, Shown picture) {
+    private void show(Lie lie) {
         PictureSize size = session.shot().setup().size();
-        Rectangle2D r = picture.fittedInto(size);
-        AffineTransform placing = placement.transform(size.width() / 2.0, size.height() / 2.0);
+        Rectangle2D r = lie.unplaced();
+        AffineTransform placing = lie.placement().transform(size.width() / 2.0, size.height() / 2.0);
         double[][] unplaced = {
             {r.getMinX(), r.getMinY()},
             {r.getMaxX(), r.getMinY()},
@@ -110,10 +105,15 @@ final class PlacingFrame extends Pane {
         stem.setStartY(top.getY());
         stem.setEndX(knob.getCenterX());
         stem.setEndY(knob.getCenterY());
+        knob.setVisible(lie.turns());
+        stem.setVisible(lie.turns());
         done.autosize();
+        // In the middle of what is large, below what is small.
+        double half = Math.abs(middle.getY() - top.getY());
+        double doneY = half > done.getHeight() ? middle.getY() - done.getHeight() / 2 : middle.getY() + half + 16;
         done.relocate(
                 Math.max(8, Math.min(getWidth() - done.getWidth() - 8, middle.getX() - done.getWidth() / 2)),
-                Math.max(8, Math.min(getHeight() - done.getHeight() - 8, middle.getY() - done.getHeight() / 2)));
+                Math.max(8, Math.min(getHeight() - done.getHeight() - 8, doneY)));
     }
 
     private Point2D onBoard(AffineTransform placing, double x, double y) {
@@ -121,11 +121,11 @@ final class PlacingFrame extends Pane {
         return board.toBoard(placed.getX(), placed.getY());
     }
 
-    private Optional<Footage> placed() {
-        String id = session.view().placingProperty().get();
-        return id == null || session.document().isLooking()
+    private Optional<Lie> lie() {
+        Placing placing = session.view().placingProperty().get();
+        return placing == null || session.document().isLooking()
                 ? Optional.empty()
-                : session.document().shown().footage(id);
+                : placing.at(session, session.transport().frame());
     }
 
     private Point2D at(MouseEvent event) {
@@ -136,8 +136,12 @@ final class PlacingFrame extends Pane {
     private void drags(Node node, BiFunction<PlacementGrip, MouseEvent, Placement> drag) {
         node.setOnMousePressed(event -> {
             PictureSize size = session.shot().setup().size();
-            placed().ifPresent(clip -> grip = new PlacementGrip(
-                    clip.placement(), new Point2D.Double(size.width() / 2.0, size.height() / 2.0), at(event)));
+            lie().ifPresent(lie -> grip = new PlacementGrip(
+                    lie.placement(),
+                    new Point2D.Double(size.width() / 2.0, size.height() / 2.0),
+                    new Point2D.Double(
+                            lie.unplaced().getCenterX(), lie.unplaced().getCenterY()),
+                    at(event)));
             dragged = null;
             event.consume();
         });
@@ -159,9 +163,10 @@ final class PlacingFrame extends Pane {
     }
 
     private Edit edit() {
-        Placement to = dragged;
-        return ReferenceEdits.change(
-                "place footage", session.view().placingProperty().get(), f -> f.withPlacement(to));
+        return session.view()
+                .placingProperty()
+                .get()
+                .to(session, session.transport().frame(), grip.start(), dragged);
     }
 
     private static Circle grip() {

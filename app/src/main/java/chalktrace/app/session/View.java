@@ -94,7 +94,7 @@ public final class View {
     private final BooleanProperty guidesShown = new SimpleBooleanProperty(true);
     private final ObjectProperty<Handling> handling = new SimpleObjectProperty<>(Handling.WHOLE);
     private final BooleanProperty pickAcross = new SimpleBooleanProperty();
-    private final StringProperty placing = new SimpleStringProperty();
+    private final ObjectProperty<Placing> placing = new SimpleObjectProperty<>();
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.TRACE);
     private final ObjectProperty<List<LiftedPiece>> lifted = new SimpleObjectProperty<>(List.of());
     private final ObjectProperty<OnionSkin> onion = new SimpleObjectProperty<>(OnionSkin.usual(""));
@@ -112,8 +112,8 @@ public final class View {
     private final IntegerProperty keptFrame = new SimpleIntegerProperty();
     private final IntegerProperty holdFrames = new SimpleIntegerProperty(2);
 
-    /** The footage that the pointer places on the board, in place of drawing, by its id; null for none. */
-    public StringProperty placingProperty() {
+    /** What the pointer places on the board, in place of drawing; null for nothing. */
+    public ObjectProperty<Placing> placingProperty() {
         return placing;
     }
 

@@ -3,6 +3,7 @@ package chalktrace.app.window;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.app.session.Placing;
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.edit.MarkEdits;
@@ -233,7 +234,7 @@ class GatherTest {
         robot.interact(() -> window.session
                 .view()
                 .placingProperty()
-                .set(shot().footage().get(0).id()));
+                .set(Placing.footage(shot().footage().get(0).id())));
         window.awaitSettled();
         Placement before = shot().footage().get(0).placement();
         robot.drag(window.onScreen(100, 60)).dropTo(window.onScreen(50, 48));

@@ -25,6 +25,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.ToggleButton;
@@ -256,5 +257,34 @@ class VoiceTest {
         robot.interact(() -> ((Button) robot.lookup("#table-in").query()).fire());
         window.await(() -> !shot().words().isEmpty());
         assertThat(shot().words()).extracting(Word::text).isEqualTo(before);
+    }
+
+    @Test
+    void mouthsOfTwoWhoSpeakLieOnLevelsOfTheirOwnAndArePlacedByHand(FxRobot robot) throws Exception {
+        window.open(demo);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(Step.VOICE);
+            window.session
+                    .document()
+                    .apply(SpeechEdits.changeWord("say", shot().words().get(0).id(), word -> word.withSpeaker("Ada")));
+        });
+        ComboBox<String> whose = robot.lookup("#mouth-speaker").queryComboBox();
+        robot.interact(() -> whose.setValue("Ada"));
+        robot.interact(() -> window.session.document().apply(SpeechEdits.speaker("Bo")));
+        assertThat(whose.getItems()).containsExactly("", "Ada", "Bo");
+        int levels = shot().levels().size();
+        robot.interact(() -> ((Button) robot.lookup("#place-mouths").query()).fire());
+        window.awaitSettled();
+        MouthPlace before = shot().mouthPlace().orElseThrow();
+        robot.drag(window.onScreen(before.x(), before.y())).dropTo(window.onScreen(before.x() - 40, before.y() - 20));
+        MouthPlace moved = shot().mouthPlace().orElseThrow();
+        assertThat(moved.x()).isCloseTo(before.x() - 40, within(1.5));
+        assertThat(moved.y()).isCloseTo(before.y() - 20, within(1.5));
+        robot.interact(() -> ((Button) robot.lookup("#mouth-level").query()).fire());
+        assertThat(shot().levels()).hasSize(levels + 1);
+        assertThat(shot().levels().get(0).name()).isEqualTo("mouths of Bo");
+        robot.interact(() -> whose.setValue("Ada"));
+        assertThat(MouthLevels.find(shot()).orElseThrow().id())
+                .isNotEqualTo(shot().levels().get(0).id());
     }
 }

@@ -15,6 +15,7 @@ import chalktrace.core.shot.Speaker;
 import chalktrace.core.shot.Speech;
 import chalktrace.core.speech.MouthDrawings;
 import chalktrace.core.time.FrameRange;
+import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -282,5 +283,43 @@ public final class MouthLevels {
             }
             return shot.withLevel(level.get().id(), l -> l.with(new Exposures(out).joined()));
         });
+    }
+
+    /**
+     * Puts the mouths elsewhere: on their level for some frames, each before it is placed as its frame has it, so that they go on
+     * following what they followed; without a level the place at which they are painted.
+     *
+     * @param change moved, and scaled and turned about the picture's middle
+     */
+    public static Edit place(FrameRange frames, Placement change) {
+        return new Edit("place the mouths", shot -> find(shot)
+                .map(level -> placed(shot, level, frames, change))
+                .or(() -> shot.mouthPlace().map(place -> shot.withMouthPlace(placed(shot, place, change))))
+                .orElse(shot));
+    }
+
+    private static Shot placed(Shot shot, Level level, FrameRange frames, Placement change) {
+        List<Exposure> out = new ArrayList<>();
+        for (Exposure run : level.exposures().runs()) {
+            int from = Math.max(run.start(), Math.min(run.end(), frames.start()));
+            int to = Math.max(from, Math.min(run.end(), frames.end()));
+            add(out, run, run.start(), from, run.placement());
+            add(out, run, from, to, change.then(run.placement()));
+            add(out, run, to, run.end(), run.placement());
+        }
+        return shot.withLevel(level.id(), l -> l.with(new Exposures(out).joined()));
+    }
+
+    private static void add(List<Exposure> out, Exposure run, int from, int to, Placement placement) {
+        if (to > from) {
+            out.add(new Exposure(from, to - from, run.drawing(), placement));
+        }
+    }
+
+    private static MouthPlace placed(Shot shot, MouthPlace place, Placement change) {
+        Point2D to = change.transform(
+                        shot.setup().size().width() / 2.0, shot.setup().size().height() / 2.0)
+                .transform(new Point2D.Double(place.x(), place.y()), null);
+        return new MouthPlace(to.getX(), to.getY(), place.width() * change.scale(), place.visible());
     }
 }

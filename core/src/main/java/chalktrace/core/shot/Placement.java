@@ -57,6 +57,17 @@ public record Placement(double x, double y, double scale, double degrees, double
                 opacity * next.opacity);
     }
 
+    /** What puts the placed back where it was; its opacity is 1. */
+    public Placement inverse() {
+        double angle = Math.toRadians(-degrees);
+        return new Placement(
+                -(x * Math.cos(angle) - y * Math.sin(angle)) / scale,
+                -(x * Math.sin(angle) + y * Math.cos(angle)) / scale,
+                1 / scale,
+                -degrees,
+                1);
+    }
+
     /**
      * The placement that takes one place of the picture to another, turned and scaled about it.
      *

@@ -134,6 +134,28 @@ class MouthLevelsTest {
         assertThat(way.get(7).degrees()).isCloseTo(30, within(0.1));
     }
 
+    @Test
+    void mouthsThatFollowAHeadGoOnFollowingWhenTheyArePutElsewhere() {
+        List<Placement> way = IntStream.range(0, 48)
+                .mapToObj(f -> new Placement(f, 0, 1, f * 2, 1))
+                .toList();
+        Shot following = after(speaking(), MouthLevels.follow(way));
+        Placement lower = new Placement(0, 12, 1.5, 0, 1);
+        Shot put = after(following, MouthLevels.place(FrameRange.of(10, 20), lower));
+        for (int f = 0; f < 48; f++) {
+            Placement wanted = f >= 10 && f < 30 ? lower.then(way.get(f)) : way.get(f);
+            assertThat(MouthLevels.placementAt(put, f)).isEqualTo(wanted);
+        }
+        assertThat(MouthLevels.seen(put)).isEqualTo(MouthLevels.seen(following));
+    }
+
+    @Test
+    void paintedMouthsArePutWhereTheyAreDragged() {
+        Shot shot = after(Shots.empty(), SpeechEdits.placeMouths(PLACE));
+        Shot put = after(shot, MouthLevels.place(shot.setup().frames(), new Placement(30, -20, 1, 0, 1)));
+        assertThat(put.mouthPlace()).hasValue(new MouthPlace(430, 280, 60, true));
+    }
+
     /** Two who speak in turn, both with mouth levels; the first is worked on. */
     private static Shot inTurn() {
         Word map = new Word("word-1", "map", 0.25, 0.75).withSpeaker("Ada");

@@ -2,6 +2,7 @@ package chalktrace.app.tray.gather;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.session.Placing;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.shot.Footage;
@@ -25,7 +26,7 @@ final class PlaceRows extends VBox {
         FootageControls controls = new FootageControls(session, id);
         Button byHand = Buttons.edged(Icons.PLACE, "Place on the board", () -> session.view()
                 .placingProperty()
-                .set(id));
+                .set(Placing.footage(id)));
         byHand.setId("place-by-hand");
         Button reset = Buttons.text(
                 "as it fits",

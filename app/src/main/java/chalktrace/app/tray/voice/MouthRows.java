@@ -7,6 +7,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.FileChoice;
+import chalktrace.app.session.Placing;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Icons;
@@ -53,6 +54,7 @@ final class MouthRows extends VBox {
     private final List<MouthTile> mouths = new ArrayList<>();
     private final CheckBox showMouths = new CheckBox("show mouths on the board");
     private final Button level;
+    private final Button onBoard;
     private final Label chartName = Rows.hint("");
     private final ComboBox<String> phone = new ComboBox<>();
     private final ComboBox<String> phoneMouth = new ComboBox<>();
@@ -78,6 +80,9 @@ final class MouthRows extends VBox {
         level = Buttons.edged(
                 Icons.ADD, "Put them on a level", () -> session.document().apply(MouthLevels.make(place(false))));
         level.setId("mouth-level");
+        onBoard = Buttons.edged(Icons.PLACE, "Place them on the board", this::placeOnBoard);
+        onBoard.setId("place-mouths");
+        onBoard.setTooltip(new Tooltip("move, scale and turn them, in the chosen span or the whole shot"));
         lead = rule(
                 "earlier ms",
                 0,
@@ -138,6 +143,7 @@ final class MouthRows extends VBox {
                                         "the mouth at the gate follows the words again",
                                         this::release)),
                         showMouths,
+                        onBoard,
                         level,
                         new Fold("mouth level", false, levelRows()),
                         new Fold("chart and rules", false, chartRows()));
@@ -338,6 +344,14 @@ final class MouthRows extends VBox {
         if (session.shot().mouthPlace().isEmpty()) {
             session.document().apply(SpeechEdits.placeMouths(place(true)));
         }
+    }
+
+    private void placeOnBoard() {
+        if (MouthLevels.find(session.shot()).isEmpty()
+                && session.shot().mouthPlace().filter(MouthPlace::visible).isEmpty()) {
+            session.document().apply(SpeechEdits.placeMouths(place(true)));
+        }
+        session.view().placingProperty().set(Placing.mouths());
     }
 
     private void release() {
