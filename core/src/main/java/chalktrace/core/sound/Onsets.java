@@ -30,6 +30,8 @@ public final class Onsets {
     private static final double LEAST_APART_SECONDS = 0.06;
     private static final double REFINED_SECONDS = 0.03;
     private static final double USUAL_SECONDS = 2;
+    private static final int WAVER_STEPS = 50;
+    private static final double WAVER_TIMES = 6;
 
     /** @param strength 0 to 1, against the strongest of the sound */
     public record Onset(double seconds, double strength) {}
@@ -138,7 +140,11 @@ public final class Onsets {
         List<Onset> out = new ArrayList<>();
         double most = Arrays.stream(rise).max().orElse(0);
         double last = -1;
+        double wavering = 0;
         for (int t = 0; t < rise.length; t++) {
+            if (t % WAVER_STEPS == 0) {
+                wavering = wavering(rise, t - 3 * WAVER_STEPS, t + 4 * WAVER_STEPS);
+            }
             double around = 0;
             boolean highest = true;
             int first = Math.max(0, t - AROUND_STEPS);
@@ -150,7 +156,7 @@ public final class Onsets {
                 }
             }
             double usual = around / (end - first);
-            if (highest && rise[t] > Math.max(0.12 * most, 0.04) && rise[t] > usual / ABOVE) {
+            if (highest && rise[t] > Math.max(0.12 * most, 0.04) && rise[t] > usual / ABOVE && rise[t] > wavering) {
                 double seconds = refined(sound, t * STEP_SECONDS);
                 if (last < 0 || seconds - last >= LEAST_APART_SECONDS) {
                     out.add(new Onset(seconds, rise[t] / most));
@@ -159,6 +165,21 @@ public final class Onsets {
             }
         }
         return out;
+    }
+
+    /** What noise hardly ever rises by: as far above its middle as is usual, several times over (median and its deviation). */
+    private static double wavering(double[] rise, int from, int to) {
+        double[] values = Arrays.copyOfRange(rise, Math.max(0, from), Math.min(rise.length, to));
+        double middle = middle(values);
+        for (int i = 0; i < values.length; i++) {
+            values[i] = Math.abs(values[i] - middle);
+        }
+        return middle + WAVER_TIMES * middle(values);
+    }
+
+    private static double middle(double[] values) {
+        Arrays.sort(values);
+        return values.length == 0 ? 0 : values[values.length / 2];
     }
 
     /** The time near a peak at which the level of a millisecond rises most above the one before. */
