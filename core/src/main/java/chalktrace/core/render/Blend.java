@@ -21,6 +21,37 @@ final class Blend {
         return above + scale(below, 256 - alpha - (alpha >> 7)) | 0xFF000000;
     }
 
+    /**
+     * Lays a row of premultiplied words over a row of a tile. Both lie in arrays of their own from their first word on, and
+     * each loop is plain: so the machine takes many words at a time.
+     *
+     * @param above as many words as the tile is wide; they are scaled in place
+     * @param below room for as many
+     * @param share 0 to 256, of what is laid over
+     */
+    static void rowOver(PixelTile tile, int y, int[] above, int[] below, int share) {
+        int count = tile.width();
+        int at = tile.index(tile.x(), y);
+        System.arraycopy(tile.pixels(), at, below, 0, count);
+        if (share < 256) {
+            scaleAll(above, count, share);
+        }
+        overAll(below, above, count);
+        System.arraycopy(below, 0, tile.pixels(), at, count);
+    }
+
+    private static void scaleAll(int[] words, int count, int share) {
+        for (int i = 0; i < count; i++) {
+            words[i] = scale(words[i], share);
+        }
+    }
+
+    private static void overAll(int[] below, int[] above, int count) {
+        for (int i = 0; i < count; i++) {
+            below[i] = over(below[i], above[i]);
+        }
+    }
+
     /** A premultiplied word laid over another that may be clear. */
     static int overClear(int below, int above) {
         int alpha = above >>> 24;

@@ -48,6 +48,10 @@ public record DrawingLayer(
             return;
         }
         int[] mine = alone(surface, tile);
+        if (!multiply && within.isEmpty()) {
+            over(tile, mine, Blend.share(share));
+            return;
+        }
         int[] mask = within.map(layer -> layer.alone(surface, tile)).orElse(null);
         for (int y = 0; y < tile.height(); y++) {
             for (int x = 0; x < tile.width(); x++) {
@@ -63,6 +67,15 @@ public record DrawingLayer(
                             multiply ? Blend.multiply(tile.pixels()[at], word) : Blend.over(tile.pixels()[at], word);
                 }
             }
+        }
+    }
+
+    private static void over(PixelTile tile, int[] mine, int share) {
+        int[] above = new int[tile.width()];
+        int[] below = new int[tile.width()];
+        for (int y = 0; y < tile.height(); y++) {
+            System.arraycopy(mine, y * tile.width(), above, 0, tile.width());
+            Blend.rowOver(tile, tile.y() + y, above, below, share);
         }
     }
 

@@ -18,6 +18,9 @@ final class Raster {
     /** Runs closer than this are kept as one: a few clear words cost less than another run. */
     private static final int SMALLEST_GAP = 8;
 
+    /** A row of which less than this part is painted is laid over run by run. */
+    private static final int FULL_ROW = 6;
+
     private final int top;
     private final int height;
     private final int[] firstRunOfRow;
@@ -93,14 +96,42 @@ final class Raster {
         }
         int from = Math.max(top, tile.y());
         int to = Math.min(top + height, tile.y() + tile.height());
+        int[] above = new int[tile.width()];
+        int[] below = new int[tile.width()];
         for (int y = from; y < to; y++) {
-            for (int run = firstRunOfRow[y - top]; run < firstRunOfRow[y - top + 1]; run++) {
-                int first = Math.max(runX[run], tile.x());
-                int length = runStart[run + 1] - runStart[run];
-                int end = Math.min(runX[run] + length, tile.x() + tile.width());
-                if (first < end) {
-                    lay(runStart[run] + first - runX[run], tile.pixels(), tile.index(first, y), end - first, share);
-                }
+            if (painted(y - top) * FULL_ROW < tile.width()) {
+                runsOver(tile, y, share);
+            } else {
+                Arrays.fill(above, 0);
+                copyRow(y - top, tile.x(), tile.width(), above, 0);
+                Blend.rowOver(tile, y, above, below, share);
+            }
+        }
+    }
+
+    private int painted(int row) {
+        return runStart[firstRunOfRow[row + 1]] - runStart[firstRunOfRow[row]];
+    }
+
+    private void runsOver(PixelTile tile, int y, int share) {
+        for (int run = firstRunOfRow[y - top]; run < firstRunOfRow[y - top + 1]; run++) {
+            int first = Math.max(runX[run], tile.x());
+            int end = Math.min(runX[run] + runStart[run + 1] - runStart[run], tile.x() + tile.width());
+            int word = runStart[run] + first - runX[run];
+            int at = tile.index(first, y);
+            for (int i = 0; i < end - first; i++) {
+                tile.pixels()[at + i] = Blend.over(tile.pixels()[at + i], Blend.scale(words[word + i], share));
+            }
+        }
+    }
+
+    /** Copies what a row has painted between two columns. */
+    private void copyRow(int row, int left, int width, int[] to, int at) {
+        for (int run = firstRunOfRow[row]; run < firstRunOfRow[row + 1]; run++) {
+            int first = Math.max(runX[run], left);
+            int end = Math.min(runX[run] + runStart[run + 1] - runStart[run], left + width);
+            if (first < end) {
+                System.arraycopy(words, runStart[run] + first - runX[run], to, at + first - left, end - first);
             }
         }
     }
@@ -111,18 +142,7 @@ final class Raster {
         int from = Math.max(top, tile.y());
         int to = Math.min(top + height, tile.y() + tile.height());
         for (int y = from; y < to; y++) {
-            for (int run = firstRunOfRow[y - top]; run < firstRunOfRow[y - top + 1]; run++) {
-                int first = Math.max(runX[run], tile.x());
-                int end = Math.min(runX[run] + runStart[run + 1] - runStart[run], tile.x() + tile.width());
-                if (first < end) {
-                    System.arraycopy(
-                            words,
-                            runStart[run] + first - runX[run],
-                            out,
-                            (y - tile.y()) * tile.width() + first - tile.x(),
-                            end - first);
-                }
-            }
+            copyRow(y - top, tile.x(), tile.width(), out, (y - tile.y()) * tile.width());
         }
         return out;
     }
@@ -186,15 +206,6 @@ final class Raster {
         Plain made = new Plain(area, all);
         plain = new SoftReference<>(made);
         return made;
-    }
-
-    private void lay(int from, int[] below, int at, int count, int share) {
-        for (int i = 0; i < count; i++) {
-            int word = words[from + i];
-            if (word != 0) {
-                below[at + i] = Blend.over(below[at + i], share == 256 ? word : Blend.scale(word, share));
-            }
-        }
     }
 
     private static final class Builder {
