@@ -22,16 +22,25 @@ public final class Cueing {
     private final Document document;
     private final VoiceSound voice;
     private final Sounds sounds;
+    private final SoundMoves moves;
     private final Transport transport;
     private final Jobs jobs;
     private final Notices notices;
     private final ReadOnlyObjectWrapper<List<Onsets.Onset>> candidates = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Tempo> tempo = new ReadOnlyObjectWrapper<>();
 
-    Cueing(Document document, VoiceSound voice, Sounds sounds, Transport transport, Jobs jobs, Notices notices) {
+    Cueing(
+            Document document,
+            VoiceSound voice,
+            Sounds sounds,
+            SoundMoves moves,
+            Transport transport,
+            Jobs jobs,
+            Notices notices) {
         this.document = document;
         this.voice = voice;
         this.sounds = sounds;
+        this.moves = moves;
         this.transport = transport;
         this.jobs = jobs;
         this.notices = notices;
@@ -89,11 +98,21 @@ public final class Cueing {
                                                             - clip.get().trim().tailSeconds())
                             .max(Comparator.comparingDouble(Onsets.Onset::strength)),
                     strongest -> strongest.ifPresentOrElse(
-                            onset -> document.apply(CueEdits.placeSound(clip.get(), onset.seconds(), gate, leadFrames)),
+                            onset -> moves.move(
+                                    "place a sound",
+                                    soundId,
+                                    shot.setup().rate().seconds(gate)
+                                            - leadFrames / shot.setup().rate().framesPerSecond()
+                                            - onset.seconds()
+                                            - startNow(soundId)),
                             () -> notices.problem(
                                     "Nothing starts in " + clip.get().name() + ": it was not moved.")),
                     notices::problem);
         }
+    }
+
+    private double startNow(String soundId) {
+        return document.shot().sound(soundId).map(SoundClip::startSeconds).orElse(0.0);
     }
 
     /** Makes cues of some candidates; these are no candidates any more. */
@@ -152,21 +171,13 @@ public final class Cueing {
     public void moveSound(String cueId) {
         Shot shot = document.shot();
         shot.cues().stream().filter(cue -> cue.id().equals(cueId)).findFirst().ifPresent(cue -> {
-            Optional<SoundClip> in = shot.sounds().stream()
-                    .filter(clip -> !clip.isAttached()
-                            && sounds.of(clip)
-                                    .filter(pcm -> cue.seconds() >= clip.heardFrom() - 0.05
-                                            && cue.seconds() <= clip.heardTo(pcm.seconds()) + 0.05)
-                                    .isPresent())
-                    .min(Comparator.comparingDouble(
-                            clip -> sounds.of(clip).orElseThrow().seconds()));
-            document.apply(CueEdits.moveSound(
-                    cueId,
-                    in.map(SoundClip::id),
-                    in.map(SoundClip::heardFrom).orElse(0.0),
-                    in.map(clip -> clip.heardTo(sounds.of(clip).orElseThrow().seconds()))
-                            .orElse(0.0)));
-            if (in.isEmpty()) {
+            double by = Math.max(-cue.seconds(), CueEdits.secondsToPicture(shot, cueId));
+            Optional<SoundClip> in = moves.soundOf(cue);
+            if (in.isPresent()) {
+                moves.move("move a sound to its picture", in.get().id(), by);
+            } else {
+                document.apply(
+                        CueEdits.change("move a cue to its picture", cueId, c -> c.withSeconds(c.seconds() + by)));
                 notices.say("No sound of its own lies there: the cue alone was moved.");
             }
         });

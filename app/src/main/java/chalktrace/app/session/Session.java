@@ -42,6 +42,7 @@ public final class Session {
     private final VoiceSound voiceSound;
     private final Voicing voicing;
     private final Cueing cueing;
+    private final SoundMoves soundMoves;
     private final MouthFollowing mouthFollowing;
     private final Recording recording;
 
@@ -76,7 +77,8 @@ public final class Session {
         recording = new Recording(document, transport, jobs, notices, stateFolder, DeviceIn::openOrSimulated);
         voiceSound = new VoiceSound(document, sounds, notices);
         voicing = new Voicing(document, voiceSound, new UserDictionary(stateFolder), jobs, notices);
-        cueing = new Cueing(document, voiceSound, sounds, transport, jobs, notices);
+        soundMoves = new SoundMoves(document, voiceSound, sounds);
+        cueing = new Cueing(document, voiceSound, sounds, soundMoves, transport, jobs, notices);
         mouthFollowing = new MouthFollowing(document, transport, jobs, notices);
         drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, notices);
     }
@@ -167,6 +169,10 @@ public final class Session {
 
     public VoiceSound voiceSound() {
         return voiceSound;
+    }
+
+    public SoundMoves soundMoves() {
+        return soundMoves;
     }
 
     public Cueing cueing() {

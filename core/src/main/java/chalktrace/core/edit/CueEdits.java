@@ -3,7 +3,6 @@ package chalktrace.core.edit;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.shot.SoundClip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -57,40 +56,14 @@ public final class CueEdits {
         return change("lead of a cue", id, cue -> cue.withTie(cue.tie().map(tie -> tie.withLead(frames))));
     }
 
-    /**
-     * Moves the sound in which a cue is so that it meets its picture, with the words and the other cues that are in it; where no
-     * sound is, the cue alone.
-     *
-     * @param soundId the sound that moves; none for the cue alone
-     */
-    public static Edit moveSound(String id, Optional<String> soundId, double soundStart, double soundEnd) {
-        return new Edit("move a sound to its picture", shot -> {
-            Optional<Cue> cue = find(shot, id).filter(found -> found.tie().isPresent());
-            if (cue.isEmpty()) {
-                return shot;
-            }
-            Cue.Tie tie = cue.get().tie().orElseThrow();
-            double wanted = shot.setup().rate().seconds(tie.frame())
-                    - tie.leadFrames() / shot.setup().rate().framesPerSecond();
-            double by = Math.max(-cue.get().seconds(), wanted - cue.get().seconds());
-            if (soundId.isEmpty()) {
-                return change("", id, c -> c.withSeconds(c.seconds() + by))
-                        .change()
-                        .apply(shot);
-            }
-            return shot.withSound(soundId.get(), clip -> clip.withStart(clip.startSeconds() + by))
-                    .withCues(shot.cues().stream()
-                            .map(c -> within(c.seconds(), soundStart, soundEnd)
-                                    ? c.withSeconds(Math.max(0, c.seconds() + by))
-                                    : c)
-                            .toList())
-                    .withWords(shot.words().stream()
-                            .map(word ->
-                                    within(word.startSeconds(), soundStart, soundEnd) && word.startSeconds() + by >= 0
-                                            ? word.withTimes(word.startSeconds() + by, word.endSeconds() + by)
-                                            : word)
-                            .toList());
-        });
+    /** How much later a cue must sound to meet its picture, with its lead, in seconds; 0 for one that is tied to nothing. */
+    public static double secondsToPicture(Shot shot, String id) {
+        return find(shot, id)
+                .flatMap(cue -> cue.tie()
+                        .map(tie -> shot.setup().rate().seconds(tie.frame())
+                                - tie.leadFrames() / shot.setup().rate().framesPerSecond()
+                                - cue.seconds()))
+                .orElse(0.0);
     }
 
     /** Moves the showing, or the mark, that a cue is tied to so that it meets the sound, to the nearest frame. */
@@ -130,10 +103,6 @@ public final class CueEdits {
         return shot.cues().stream().filter(cue -> cue.id().equals(id)).findFirst();
     }
 
-    private static boolean within(double seconds, double start, double end) {
-        return seconds >= start - 1e-6 && seconds <= end + 1e-6;
-    }
-
     /** A row of cues on each beat of music. @param name of each, numbered */
     public static Edit beats(String name, double firstSeconds, double secondsPerBeat, double endSeconds) {
         List<Cue> cues = new ArrayList<>();
@@ -142,16 +111,5 @@ public final class CueEdits {
                     "", name + " " + (i + 1), firstSeconds + i * secondsPerBeat, Cue.Kind.BEAT, Optional.empty()));
         }
         return add(cues);
-    }
-
-    /** Lays a sound so that a moment of it falls on a frame, earlier by a lead. */
-    public static Edit placeSound(SoundClip clip, double momentInFile, int frame, double leadFrames) {
-        return new Edit(
-                "place a sound",
-                shot -> shot.withSound(
-                        clip.id(),
-                        c -> c.withStart(shot.setup().rate().seconds(frame)
-                                - leadFrames / shot.setup().rate().framesPerSecond()
-                                - momentInFile)));
     }
 }

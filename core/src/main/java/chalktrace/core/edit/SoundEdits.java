@@ -1,8 +1,11 @@
 package chalktrace.core.edit;
 
+import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.Word;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** Edits of sounds on their lanes. */
 public final class SoundEdits {
@@ -30,6 +33,29 @@ public final class SoundEdits {
                         .withFade(new SoundClip.Fade(0, clip.fade().outSeconds())));
             }
             return shot.withSounds(out);
+        });
+    }
+
+    /**
+     * Moves a sound with the words and cues that are in it; mouths follow the words. What would come to lie before the shot's first
+     * frame stays.
+     *
+     * @param along the ids of the words and cues
+     */
+    public static Edit move(String name, String soundId, double bySeconds, Set<String> along) {
+        return new Edit(name, shot -> {
+            Shot moved = shot.withSound(soundId, clip -> clip.withStart(clip.startSeconds() + bySeconds))
+                    .withCues(shot.cues().stream()
+                            .map(cue -> along.contains(cue.id()) && cue.seconds() + bySeconds >= 0
+                                    ? cue.withSeconds(cue.seconds() + bySeconds)
+                                    : cue)
+                            .toList());
+            List<Word> words = shot.words().stream()
+                    .map(word -> along.contains(word.id()) && word.startSeconds() + bySeconds >= 0
+                            ? word.withTimes(word.startSeconds() + bySeconds, word.endSeconds() + bySeconds)
+                            : word)
+                    .toList();
+            return words.equals(shot.words()) ? moved : SpeechEdits.mouthsAnew(moved.withWords(words));
         });
     }
 }

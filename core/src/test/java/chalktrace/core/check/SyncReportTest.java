@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.core.edit.CueEdits;
 import chalktrace.core.edit.ShotTimingEdits;
+import chalktrace.core.edit.SoundEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
@@ -12,6 +13,7 @@ import chalktrace.core.shot.SoundClip;
 import chalktrace.core.testing.Shots;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -60,9 +62,9 @@ class SyncReportTest {
         assertThat(SyncReport.of(moved).get(0).millis()).isCloseTo(0, within(1e-6));
         assertThat(Shots.level(moved).exposures().at(36).map(Exposure::start)).hasValue(36);
         Shot sounding = off.withSounds(List.of(SoundClip.of("sound-1", "step", "step.wav", 1.4)));
-        Shot heard = CueEdits.moveSound("cue-1", Optional.of("sound-1"), 1.4, 1.9)
-                .change()
-                .apply(sounding);
+        double by = CueEdits.secondsToPicture(sounding, "cue-1");
+        Shot heard =
+                SoundEdits.move("move", "sound-1", by, Set.of("cue-1")).change().apply(sounding);
         assertThat(SyncReport.of(heard).get(0).millis()).isCloseTo(0, within(1e-6));
         assertThat(heard.sounds().get(0).startSeconds()).isCloseTo(0.9, within(1e-9));
     }

@@ -62,7 +62,9 @@ public final class SoundCard extends VBox {
         HBox titleRow = new HBox(4, name, Rows.space(), mute, remove);
         titleRow.setAlignment(Pos.CENTER_LEFT);
         gain = new ValueSlider("gain dB", -40, 12, 1, value -> change(id, "set the gain of", c -> c.withGain(value)));
-        start = new ValueSlider("starts at s", -60, 600, 3, value -> change(id, "move", c -> c.withStart(value)));
+        start = new ValueSlider(
+                "starts at s", -60, 600, 3, value -> session.shot().sound(id).ifPresent(clip -> session.soundMoves()
+                        .move("move a sound", id, value - clip.startSeconds())));
         head = new ValueSlider(
                 "leave out s",
                 0,
@@ -175,7 +177,7 @@ public final class SoundCard extends VBox {
     }
 
     private void nudge(String id, double seconds) {
-        change(id, "move", clip -> clip.withStart(clip.startSeconds() + seconds));
+        session.soundMoves().move("move a sound", id, seconds);
     }
 
     private void change(String id, String what, UnaryOperator<SoundClip> change) {
