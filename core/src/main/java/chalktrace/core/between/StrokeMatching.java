@@ -3,6 +3,7 @@ package chalktrace.core.between;
 import chalktrace.core.stroke.Stroke;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,7 @@ public final class StrokeMatching {
 
     private static final int POINTS = 16;
     private static final int ROUNDS = 6;
+    private static final int LONG_ONES = 3;
 
     /** Two strokes that are farther apart than this share of the drawing's size are none. */
     private static final double LEFT_OVER = 0.22;
@@ -110,8 +112,8 @@ public final class StrokeMatching {
 
     /**
      * To begin with, the move of some by which strokes come closest to some partner: as they are, middle upon middle, and
-     * middle upon middle with size upon size, turned by some angles. Medians count beside means, as a stroke far off may be
-     * new.
+     * middle upon middle with size upon size, turned by some angles. Medians count beside means, and a few long strokes upon
+     * each other, as a stroke far off may be new.
      */
     private Similarity start() {
         if (first.isEmpty() || second.isEmpty()) {
@@ -123,6 +125,13 @@ public final class StrokeMatching {
         List<Similarity> tried = new ArrayList<>(List.of(Similarity.NONE, onto(1, 0, median(from), median(to))));
         for (int degrees = -90; degrees <= 90; degrees += 15) {
             tried.add(onto(scale, degrees, a, b));
+        }
+        for (Polyline line : longest(from)) {
+            for (Polyline other : longest(to)) {
+                tried.add(onto(1, 0, new double[] {line.middleX(), line.middleY()}, new double[] {
+                    other.middleX(), other.middleY()
+                }));
+            }
         }
         Similarity best = Similarity.NONE;
         double least = Double.MAX_VALUE;
@@ -137,6 +146,13 @@ public final class StrokeMatching {
             }
         }
         return best;
+    }
+
+    private static List<Polyline> longest(List<Polyline> lines) {
+        return lines.stream()
+                .sorted(Comparator.comparingDouble(Polyline::length).reversed())
+                .limit(LONG_ONES)
+                .toList();
     }
 
     private static Similarity onto(double scale, double degrees, double[] a, double[] b) {
