@@ -91,15 +91,16 @@ public final class OntoTwos {
             map.putIfAbsent(
                     shot.setup().length(),
                     Math.max(shot.setup().length(), map.lastEntry().getValue() + 1));
-            Shot out = references ? shot.withFootage(retimed(shot, map)) : shot;
-            return out.withMarks(shot.marks().stream()
+            Shot adopted = SpeechEdits.mouthsAdopted(shot);
+            Shot out = references ? adopted.withFootage(retimed(shot, map)) : adopted;
+            return SpeechEdits.mouthsKept(out.withMarks(shot.marks().stream()
                             .map(mark -> mark.withFrame(at(map, mark.frame())))
                             .toList())
                     .withLevels(shot.levels().stream()
                             .map(level -> shot.isLocked(level) || level.style().held()
                                     ? level
                                     : level.with(moved(level.exposures(), map)))
-                            .toList());
+                            .toList()));
         });
     }
 

@@ -3,8 +3,10 @@ package chalktrace.core.edit;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,7 +53,10 @@ public final class RateEdits {
                                     .withStartFrame(
                                             moved(setup, rate, clip.conform().startFrame()))))
                             .toList());
-            return SetupEdits.change(at(setup, rate, length)).change().apply(out);
+            ShotSetup next = at(setup, rate, length);
+            Shot spoken = out.withSpeech(
+                    SpeechEdits.mouthsAdopted(shot).speech().mappingMouths(mouths -> moved(setup, rate, mouths)));
+            return SpeechEdits.mouthsSet(spoken.withSetup(next));
         });
     }
 
@@ -100,5 +105,17 @@ public final class RateEdits {
             free = end;
         }
         return new Exposures(out);
+    }
+
+    private static List<MouthSpan> moved(ShotSetup setup, FrameRate rate, List<MouthSpan> mouths) {
+        List<MouthSpan> out = new ArrayList<>();
+        int free = 0;
+        for (MouthSpan span : mouths) {
+            int start = Math.max(free, moved(setup, rate, span.range().start()));
+            int end = Math.max(start + 1, moved(setup, rate, span.range().end()));
+            out.add(new MouthSpan(new FrameRange(start, end), span.shape(), span.byHand()));
+            free = end;
+        }
+        return out;
     }
 }

@@ -20,10 +20,10 @@ public final class SetupEdits {
     }
 
     private static Shot settled(Shot shot, ShotSetup setup) {
-        Shot changed = shot.withSetup(setup);
+        Shot changed = SpeechEdits.mouthsAdopted(shot).withSetup(setup);
         boolean timeChanged = !setup.rate().equals(shot.setup().rate())
                 || setup.length() != shot.setup().length();
         List<Word> words = shot.words();
-        return timeChanged && !words.isEmpty() ? SpeechEdits.mouthsAnew(changed) : changed;
+        return timeChanged && !words.isEmpty() ? SpeechEdits.mouthsSet(changed) : changed;
     }
 }

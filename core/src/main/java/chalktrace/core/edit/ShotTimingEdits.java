@@ -29,7 +29,8 @@ public final class ShotTimingEdits {
     public static Edit insertFrames(int frame, int count, Along along) {
         return new Edit("insert " + count + " frames", shot -> {
             requireCount(count);
-            Shot out = shot.withSetup(shot.setup().withLength(shot.setup().length() + count))
+            Shot before = SpeechEdits.mouthsAdopted(shot);
+            Shot out = before.withSetup(shot.setup().withLength(shot.setup().length() + count))
                     .withLevels(shot.levels().stream()
                             .map(level -> level.with(level.exposures().withFramesAt(frame, count)))
                             .toList())
@@ -37,7 +38,7 @@ public final class ShotTimingEdits {
                             .map(mark -> mark.frame() >= frame ? mark.withFrame(mark.frame() + count) : mark)
                             .toList())
                     .withCycles(cycles(shot, frame, count));
-            return moved(tiesMoved(out, frame, count), frame, count, along);
+            return SpeechEdits.mouthsKept(moved(tiesMoved(out, frame, count), frame, count, along));
         });
     }
 
@@ -57,13 +58,15 @@ public final class ShotTimingEdits {
                     .filter(mark -> !range.contains(mark.frame()))
                     .map(mark -> mark.frame() >= range.end() ? mark.withFrame(mark.frame() - range.frames()) : mark)
                     .toList();
-            Shot out = shot.withLevels(shot.levels().stream()
+            Shot before = SpeechEdits.mouthsAdopted(shot);
+            Shot out = before.withLevels(shot.levels().stream()
                             .map(level -> level.with(without(level.exposures(), range)))
                             .toList())
                     .withMarks(marks)
                     .withCycles(cycles(shot, range.end(), -range.frames()))
                     .withSetup(shot.setup().withLength(length));
-            return moved(tiesMoved(out, range.end(), -range.frames()), range.end(), -range.frames(), along);
+            return SpeechEdits.mouthsKept(
+                    moved(tiesMoved(out, range.end(), -range.frames()), range.end(), -range.frames(), along));
         });
     }
 

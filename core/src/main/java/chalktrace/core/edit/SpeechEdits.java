@@ -109,24 +109,42 @@ public final class SpeechEdits {
 
     /** With the mouths of all who speak set by their words, but for those that were set by hand, here or on a mouth level. */
     static Shot mouthsAnew(Shot shot) {
-        Shot out = ownMouthsAnew(shot);
+        return mouthsSet(mouthsAdopted(shot));
+    }
+
+    /** With what was changed on the mouth levels of all who speak taken over as mouths set by hand. */
+    static Shot mouthsAdopted(Shot shot) {
+        return forEachSpeaker(shot, MouthLevels::adopted);
+    }
+
+    /** As {@link #mouthsAnew}, but what the mouth levels show counts for nothing: such as when their frames have moved. */
+    static Shot mouthsSet(Shot shot) {
+        return forEachSpeaker(shot, SpeechEdits::ownMouthsSet);
+    }
+
+    /** Of a shot in which drawings have moved: mouths stay with their words; without words they move like any drawing. */
+    static Shot mouthsKept(Shot shot) {
+        return shot.words().isEmpty() ? shot : mouthsSet(shot);
+    }
+
+    /** Does the same with each who speaks as the one that is worked on. */
+    private static Shot forEachSpeaker(Shot shot, UnaryOperator<Shot> change) {
+        Shot out = change.apply(shot);
         for (Speaker other : shot.speech().others()) {
-            Speaker own = out.speech().speaker();
-            out = ownMouthsAnew(MouthLevels.turnedTo(out, other));
-            out = MouthLevels.turnedTo(
-                    out,
-                    out.speech().others().stream()
-                            .filter(speaker -> speaker.name().equals(own.name()))
-                            .findFirst()
-                            .orElse(own));
+            String own = out.speech().speaker().name();
+            out = change.apply(MouthLevels.turnedTo(out, other));
+            Speaker back = out.speech().others().stream()
+                    .filter(speaker -> speaker.name().equals(own))
+                    .findFirst()
+                    .orElseThrow();
+            out = MouthLevels.turnedTo(out, back);
         }
         return out;
     }
 
-    private static Shot ownMouthsAnew(Shot shot) {
-        Shot adopted = MouthLevels.adopted(shot);
+    private static Shot ownMouthsSet(Shot shot) {
         List<MouthSpan> byHand =
-                adopted.mouths().stream().filter(MouthSpan::byHand).toList();
+                shot.mouths().stream().filter(MouthSpan::byHand).toList();
         List<MouthSpan> all = PhoneMouths.of(shot);
         for (MouthSpan span : byHand) {
             all = cut(all, span.range());

@@ -5,11 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.MouthChart;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Word;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class RateEditsTest {
 
@@ -48,5 +55,30 @@ class RateEditsTest {
         assertThat(back.levels()).isEqualTo(SHOT.levels());
         assertThat(back.marks()).isEqualTo(SHOT.marks());
         assertThat(back.setup()).isEqualTo(SHOT.setup());
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void mouthsFollowTheirWordsAtTheNewRateAndThoseSetByHandStayWithTheirTime(boolean keepsSeconds) {
+        Shot shot = Shots.empty();
+        for (Edit edit : List.of(
+                SpeechEdits.addWord(new Word("word-1", "map", 0.5, 1)),
+                MouthLevels.make(new MouthPlace(100, 100, 40, true)),
+                SpeechEdits.setMouth(FrameRange.of(36, 6), MouthChart.ROUND))) {
+            shot = edit.change().apply(shot);
+        }
+        Edit change = keepsSeconds ? RateEdits.keepSeconds(FrameRate.of(12)) : RateEdits.keepFrames(FrameRate.of(12));
+        Shot slow = change.change().apply(shot);
+        // At 12 frames a second "map" lies on frames 6 to 12, and frame 36 of 24 is frame 18.
+        assertThat(slow.mouths().stream()
+                        .filter(MouthSpan::byHand)
+                        .map(MouthSpan::range)
+                        .toList())
+                .containsExactly(keepsSeconds ? FrameRange.of(18, 3) : FrameRange.of(36, 6));
+        assertThat(slow.mouths().stream()
+                        .filter(span -> span.shape().equals(MouthChart.CLOSED))
+                        .map(span -> span.range().start()))
+                .containsExactly(5, 10);
+        assertThat(MouthLevels.seen(slow)).isEqualTo(slow.mouths());
     }
 }

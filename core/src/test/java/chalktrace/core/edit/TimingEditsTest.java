@@ -11,6 +11,9 @@ import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.MouthChart;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SpanExposures;
 import chalktrace.core.shot.Word;
@@ -22,6 +25,8 @@ import chalktrace.core.time.PictureTimes;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class TimingEditsTest {
 
@@ -259,5 +264,47 @@ class TimingEditsTest {
                         "BROKEN_TWOS 2 2", "ONE_FRAME_GAP 5 0", "EMPTY_SHOWN 6 4", "OUTSIDE 60 5", "NEVER_SHOWN 0 9");
         assertThat(ExposureChecks.of(Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2))))
                 .isEmpty();
+    }
+
+    /** "map" on frames 12 to 24 on a mouth level; lips close at its start and end, a frame early. */
+    private static Shot speaking() {
+        Shot shot =
+                SpeechEdits.addWord(new Word("word-1", "map", 0.5, 1)).change().apply(Shots.empty());
+        return MouthLevels.make(new MouthPlace(100, 100, 40, true)).change().apply(shot);
+    }
+
+    private static List<Integer> lipsClose(Shot shot) {
+        return MouthLevels.seen(shot).stream()
+                .filter(span -> span.shape().equals(MouthChart.CLOSED))
+                .map(span -> span.range().start())
+                .toList();
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void framesPutInMoveMouthsOnlyWithTheirSound(boolean soundAlong) {
+        Shot shot = speaking();
+        Shot longer = ShotTimingEdits.insertFrames(4, 6, new ShotTimingEdits.Along(soundAlong, true))
+                .change()
+                .apply(shot);
+        int by = soundAlong ? 6 : 0;
+        assertThat(lipsClose(longer))
+                .isEqualTo(lipsClose(shot).stream().map(f -> f + by).toList());
+        assertThat(longer.mouths()).noneMatch(MouthSpan::byHand);
+        // What was moved is still no work of a hand: it follows its word again.
+        Shot moved = SpeechEdits.changeWord("move", "word-1", word -> word.withTimes(1, 1.5))
+                .change()
+                .apply(longer);
+        assertThat(moved.mouths()).noneMatch(MouthSpan::byHand);
+        assertThat(lipsClose(moved)).contains(23);
+    }
+
+    @Test
+    void framesTakenOutLeaveTheMouthsOnTheWords() {
+        Shot shorter = ShotTimingEdits.removeFrames(FrameRange.of(2, 6), new ShotTimingEdits.Along(false, true))
+                .change()
+                .apply(speaking());
+        assertThat(lipsClose(shorter)).isEqualTo(lipsClose(speaking()));
+        assertThat(shorter.mouths()).noneMatch(MouthSpan::byHand);
     }
 }
