@@ -20,14 +20,6 @@ import org.junit.jupiter.api.Test;
 
 class CueEditsTest {
 
-    private static Shot after(Shot shot, Edit... edits) {
-        Shot out = shot;
-        for (Edit edit : edits) {
-            out = edit.change().apply(out);
-        }
-        return out;
-    }
-
     private static Cue cue(String name, double seconds) {
         return new Cue("", name, seconds);
     }
@@ -39,7 +31,7 @@ class CueEditsTest {
 
     @Test
     void manyCuesSetAtOnceHaveIdsOfTheirOwnAndLieInOrder() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 Shots.empty(), CueEdits.add(List.of(cue("b", 1))), CueEdits.add(List.of(cue("c", 1.5), cue("a", 0.5))));
         assertThat(shot.cues()).extracting(Cue::name).containsExactly("a", "b", "c");
         assertThat(shot.cues()).extracting(Cue::id).doesNotHaveDuplicates();
@@ -49,11 +41,11 @@ class CueEditsTest {
     void aCueTiedWithinAShowingIsTiedToItsFirstFrame() {
         Shot drawn = Shots.empty().withLevel("level-1", level -> level.with(new Drawing(1, List.of()))
                 .with(level.exposures().with(Exposure.of(10, 6, 1))));
-        Shot shot = after(drawn, CueEdits.add(List.of(cue("step", 1))));
+        Shot shot = Shots.after(drawn, CueEdits.add(List.of(cue("step", 1))));
         String id = only(shot).id();
-        Cue tied = only(after(shot, CueEdits.lead(id, 2), CueEdits.tie(id, Optional.of("level-1"), 13)));
+        Cue tied = only(Shots.after(shot, CueEdits.lead(id, 2), CueEdits.tie(id, Optional.of("level-1"), 13)));
         assertThat(tied.tie().orElseThrow().frame()).isEqualTo(10);
-        Cue led = only(after(
+        Cue led = only(Shots.after(
                 shot,
                 CueEdits.tie(id, Optional.of("level-1"), 13),
                 CueEdits.lead(id, 2),
@@ -63,21 +55,21 @@ class CueEditsTest {
 
     @Test
     void theWayToThePictureIsFramesByRateLessTheLead() {
-        Shot shot = after(Shots.empty(), CueEdits.add(List.of(cue("step", 0.9))));
+        Shot shot = Shots.after(Shots.empty(), CueEdits.add(List.of(cue("step", 0.9))));
         String id = only(shot).id();
         assertThat(CueEdits.secondsToPicture(shot, id)).isZero();
         // Common practice: a step sounds one frame before its contact. 24/24 s - 1/24 s - 0.9 s.
-        Shot tied = after(shot, CueEdits.tie(id, Optional.empty(), 24), CueEdits.lead(id, 1));
+        Shot tied = Shots.after(shot, CueEdits.tie(id, Optional.empty(), 24), CueEdits.lead(id, 1));
         assertThat(CueEdits.secondsToPicture(tied, id)).isCloseTo(1 - 1 / 24.0 - 0.9, within(1e-9));
     }
 
     @Test
     void aMarkGoesToTheFrameOfItsSoundAndTakesThePlaceOfAnother() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 Shots.empty().withMarks(List.of(new Mark(10, Mark.Kind.KEY), new Mark(24, Mark.Kind.BREAKDOWN))),
                 CueEdits.add(List.of(cue("step", 1))));
         String id = only(shot).id();
-        Shot moved = after(shot, CueEdits.tie(id, Optional.empty(), 10), CueEdits.movePicture(id));
+        Shot moved = Shots.after(shot, CueEdits.tie(id, Optional.empty(), 10), CueEdits.movePicture(id));
         assertThat(moved.marks()).extracting(Mark::frame).containsExactly(24);
         assertThat(moved.markAt(24).orElseThrow().kind()).isEqualTo(Mark.Kind.KEY);
         assertThat(CueEdits.secondsToPicture(moved, id)).isZero();
@@ -86,18 +78,18 @@ class CueEditsTest {
     @Test
     void beatsLieOnTheGridUpToTheEnd() {
         // 120 beats a minute are 12 frames a beat at 24 frames a second.
-        Shot shot = after(Shots.empty(), CueEdits.beats("beat", 0.25, 0.5, 2));
+        Shot shot = Shots.after(Shots.empty(), CueEdits.beats("beat", 0.25, 0.5, 2));
         assertThat(shot.cues()).extracting(Cue::seconds).containsExactly(0.25, 0.75, 1.25, 1.75);
         assertThat(shot.cues()).allMatch(cue -> cue.kind() == Cue.Kind.BEAT);
     }
 
     @Test
     void aMovedVoiceTakesItsWordsMouthsAndCuesAlong() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 Shots.empty().withSounds(List.of(SoundClip.of("sound-1", "line", "line.wav", 0))),
                 SpeechEdits.addWord(new Word("word-1", "map", 0.5, 1)),
                 CueEdits.add(List.of(cue("clink", 0.25), cue("door", 1.5))));
-        Shot moved = after(shot, SoundEdits.move("move", "sound-1", 0.5, Set.of("word-1", "cue-1")));
+        Shot moved = Shots.after(shot, SoundEdits.move("move", "sound-1", 0.5, Set.of("word-1", "cue-1")));
         assertThat(moved.sounds().get(0).startSeconds()).isEqualTo(0.5);
         assertThat(moved.words().get(0).startSeconds()).isEqualTo(1);
         assertThat(moved.cues()).extracting(Cue::seconds).containsExactly(0.75, 1.5);
@@ -107,11 +99,11 @@ class CueEditsTest {
 
     @Test
     void whatWouldComeBeforeTheFirstFrameStays() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 Shots.empty().withSounds(List.of(SoundClip.of("sound-1", "line", "line.wav", 0))),
                 SpeechEdits.addWord(new Word("word-1", "map", 0.5, 1)),
                 CueEdits.add(List.of(cue("clink", 1.25))));
-        Shot moved = after(shot, SoundEdits.move("move", "sound-1", -1, Set.of("word-1", "cue-1")));
+        Shot moved = Shots.after(shot, SoundEdits.move("move", "sound-1", -1, Set.of("word-1", "cue-1")));
         assertThat(moved.sounds().get(0).startSeconds()).isEqualTo(-1);
         assertThat(moved.words()).isEqualTo(shot.words());
         assertThat(only(moved).seconds()).isEqualTo(0.25);

@@ -25,22 +25,14 @@ class CycleEditsTest {
         return Shots.showing(Exposure.of(0, 4, 1), Exposure.of(4, 4, 2), Exposure.of(10, 2, 3));
     }
 
-    private static Shot after(Shot shot, Edit... edits) {
-        Shot out = shot;
-        for (Edit edit : edits) {
-            out = edit.change().apply(out);
-        }
-        return out;
-    }
-
     private static Cycle cycle(Shot shot) {
         return shot.cycles().get(0);
     }
 
     @Test
     void aCycleRunsOnAsTiesToTheShotsEnd() {
-        Shot marked = after(walk(), CycleEdits.mark("level-1", STRIDE));
-        Shot running = after(marked, CycleEdits.runOn(cycle(marked)));
+        Shot marked = Shots.after(walk(), CycleEdits.mark("level-1", STRIDE));
+        Shot running = Shots.after(marked, CycleEdits.runOn(cycle(marked)));
         for (int frame = 0; frame < running.setup().length(); frame++) {
             assertThat(Shots.level(running).exposures().at(frame))
                     .map(Exposure::drawing)
@@ -54,11 +46,11 @@ class CycleEditsTest {
     void aCycleThatEndsWithItsFirstPoseIsFoundOut() {
         // Common practice: loop without the last frame, or the first pose shows twice.
         Shot same = Shots.showing(Exposure.of(0, 4, 1), Exposure.of(4, 4, 2), Exposure.of(8, 1, 1));
-        Shot marked = after(same, CycleEdits.mark("level-1", FrameRange.of(0, 9)));
+        Shot marked = Shots.after(same, CycleEdits.mark("level-1", FrameRange.of(0, 9)));
         assertThat(ExposureChecks.of(marked))
                 .extracting(ExposureChecks.Finding::kind)
                 .contains(ExposureChecks.Kind.CYCLE_SHOWS_TWICE);
-        Shot without = after(same, CycleEdits.mark("level-1", FrameRange.of(0, 8)));
+        Shot without = Shots.after(same, CycleEdits.mark("level-1", FrameRange.of(0, 8)));
         assertThat(ExposureChecks.of(without))
                 .extracting(ExposureChecks.Finding::kind)
                 .doesNotContain(ExposureChecks.Kind.CYCLE_SHOWS_TWICE);
@@ -71,7 +63,7 @@ class CycleEditsTest {
         Stroke head = Shots.line(20, 0, 30, 10);
         Shot shot = walk().withLevel("level-1", level -> level.with(new Drawing(1, List.of(left, head, right))));
         assertThat(CycleEdits.sides(Shots.level(shot))).containsEntry("left leg", "right leg");
-        Shot whole = after(shot, CycleEdits.secondHalf("level-1", STRIDE, CycleEdits.sides(Shots.level(shot))));
+        Shot whole = Shots.after(shot, CycleEdits.secondHalf("level-1", STRIDE, CycleEdits.sides(Shots.level(shot))));
         Level level = Shots.level(whole);
         Drawing opposite = level.drawingAt(8).orElseThrow();
         assertThat(opposite.number()).isGreaterThan(3);
@@ -85,26 +77,26 @@ class CycleEditsTest {
         assertThat(level.exposures().at(18).map(Exposure::drawing))
                 .as("pushed on")
                 .hasValue(3);
-        assertThatThrownBy(() -> after(shot, CycleEdits.secondHalf("level-1", STRIDE, Map.of())))
+        assertThatThrownBy(() -> Shots.after(shot, CycleEdits.secondHalf("level-1", STRIDE, Map.of())))
                 .hasMessageContaining("nothing was changed");
     }
 
     @Test
     void aCycleMovesAndGrowsWithItsFramesAndOneOfWhichNothingIsLeftGoes() {
-        Shot marked = after(walk(), CycleEdits.mark("level-1", FrameRange.of(4, 4)));
+        Shot marked = Shots.after(walk(), CycleEdits.mark("level-1", FrameRange.of(4, 4)));
         ShotTimingEdits.Along along = new ShotTimingEdits.Along(true, true);
-        assertThat(cycle(after(marked, ShotTimingEdits.insertFrames(0, 3, along)))
+        assertThat(cycle(Shots.after(marked, ShotTimingEdits.insertFrames(0, 3, along)))
                         .frames())
                 .isEqualTo(FrameRange.of(7, 4));
-        assertThat(cycle(after(marked, ShotTimingEdits.insertFrames(6, 3, along)))
+        assertThat(cycle(Shots.after(marked, ShotTimingEdits.insertFrames(6, 3, along)))
                         .frames())
                 .isEqualTo(FrameRange.of(4, 7));
-        assertThat(after(marked, ShotTimingEdits.removeFrames(FrameRange.of(3, 6), along))
+        assertThat(Shots.after(marked, ShotTimingEdits.removeFrames(FrameRange.of(3, 6), along))
                         .cycles())
                 .isEmpty();
-        assertThatThrownBy(() -> after(walk(), CycleEdits.mark("level-1", FrameRange.of(8, 2))))
+        assertThatThrownBy(() -> Shots.after(walk(), CycleEdits.mark("level-1", FrameRange.of(8, 2))))
                 .hasMessageContaining("Nothing shows");
-        assertThatThrownBy(() -> after(walk(), CycleEdits.mark("level-1", FrameRange.of(0, 1))))
+        assertThatThrownBy(() -> Shots.after(walk(), CycleEdits.mark("level-1", FrameRange.of(0, 1))))
                 .hasMessageContaining("two frames");
     }
 

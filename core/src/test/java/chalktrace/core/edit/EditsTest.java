@@ -24,35 +24,27 @@ import org.junit.jupiter.api.Test;
 
 class EditsTest {
 
-    private static Shot after(Shot shot, Edit... edits) {
-        Shot now = shot;
-        for (Edit edit : edits) {
-            now = edit.change().apply(now);
-        }
-        return now;
-    }
-
     @Test
     void theDusterTakesTheStrokesItTouchesOffEveryShowing() {
         Shot shot = showing(Exposure.of(0, 2, 2), Exposure.of(10, 2, 2));
         List<Stroke> touched = DrawingEdits.touched(shot, LEVEL, 0, 50, 43, 5);
         assertThat(touched).hasSize(1);
         assertThat(DrawingEdits.touched(shot, LEVEL, 0, 50, 80, 5)).isEmpty();
-        Shot dusted = after(shot, DrawingEdits.erase(LEVEL, 0, touched));
+        Shot dusted = Shots.after(shot, DrawingEdits.erase(LEVEL, 0, touched));
         assertThat(level(dusted).drawingAt(11).orElseThrow().strokes()).isEmpty();
     }
 
     @Test
     void aShowingMovesOverWhatIsThere() {
         Shot shot = showing(Exposure.of(0, 4, 1), Exposure.of(4, 4, 2));
-        Shot moved = after(shot, DrawingEdits.moveShowing(LEVEL, 0, 6));
+        Shot moved = Shots.after(shot, DrawingEdits.moveShowing(LEVEL, 0, 6));
         assertThat(level(moved).exposures()).isEqualTo(Exposures.of(Exposure.of(4, 2, 2), Exposure.of(6, 4, 1)));
     }
 
     @Test
     void aLockedLevelKeepsItsTiming() {
         Shot locked = showing(Exposure.of(0, 4, 1)).withLevel(LEVEL, l -> l.withLocked(true));
-        assertThat(after(
+        assertThat(Shots.after(
                         locked,
                         DrawingEdits.hold(LEVEL, 0, 2),
                         DrawingEdits.trim(LEVEL, 0, 2),
@@ -64,36 +56,36 @@ class EditsTest {
 
     @Test
     void aMarkTurnsFromKeyToBreakdownToInBetweenToNone() {
-        Shot key = after(Shots.empty(), MarkEdits.turn(7));
+        Shot key = Shots.after(Shots.empty(), MarkEdits.turn(7));
         assertThat(key.marks()).containsExactly(new Mark(7, Mark.Kind.KEY));
-        Shot breakdown = after(key, MarkEdits.turn(7));
+        Shot breakdown = Shots.after(key, MarkEdits.turn(7));
         assertThat(breakdown.marks()).containsExactly(new Mark(7, Mark.Kind.BREAKDOWN));
-        Shot between = after(breakdown, MarkEdits.turn(7));
+        Shot between = Shots.after(breakdown, MarkEdits.turn(7));
         assertThat(between.marks()).containsExactly(new Mark(7, Mark.Kind.INBETWEEN));
-        assertThat(after(between, MarkEdits.turn(7)).marks()).isEmpty();
-        Shot noted = after(key, MarkEdits.note(7, " hold it "));
+        assertThat(Shots.after(between, MarkEdits.turn(7)).marks()).isEmpty();
+        Shot noted = Shots.after(key, MarkEdits.note(7, " hold it "));
         assertThat(noted.markAt(7)).contains(new Mark(7, Mark.Kind.KEY));
-        assertThat(after(noted, MarkEdits.note(7, "")).marks()).isEqualTo(key.marks());
+        assertThat(Shots.after(noted, MarkEdits.note(7, "")).marks()).isEqualTo(key.marks());
     }
 
     @Test
     void cuesStayInOrderWhenTheyAreMoved() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 Shots.empty(),
                 MarkEdits.addCue(new Cue("cue-1", "step", 0.5)),
                 MarkEdits.addCue(new Cue("cue-2", "clink", 1.0)),
                 MarkEdits.changeCue("move", new Cue("cue-1", "step", 1.5)));
         assertThat(shot.cues()).extracting(Cue::name).containsExactly("clink", "step");
-        assertThat(after(shot, MarkEdits.removeCue("cue-2")).cues()).hasSize(1);
+        assertThat(Shots.after(shot, MarkEdits.removeCue("cue-2")).cues()).hasSize(1);
     }
 
     @Test
     void levelsAreAddedInFrontReorderedAndTheLastOneStays() {
-        Shot two = after(Shots.empty(), LevelEdits.add("level-2", "line", LEVEL));
+        Shot two = Shots.after(Shots.empty(), LevelEdits.add("level-2", "line", LEVEL));
         assertThat(two.levels()).extracting(Level::id).containsExactly("level-2", LEVEL);
-        Shot turned = after(two, LevelEdits.reorder("level-2", 1));
+        Shot turned = Shots.after(two, LevelEdits.reorder("level-2", 1));
         assertThat(turned.levels()).extracting(Level::id).containsExactly(LEVEL, "level-2");
-        Shot one = after(turned, LevelEdits.remove(LEVEL), LevelEdits.remove("level-2"));
+        Shot one = Shots.after(turned, LevelEdits.remove(LEVEL), LevelEdits.remove("level-2"));
         assertThat(one.levels()).extracting(Level::id).containsExactly("level-2");
     }
 

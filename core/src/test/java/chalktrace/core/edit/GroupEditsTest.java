@@ -25,14 +25,6 @@ class GroupEditsTest {
                         .toList());
     }
 
-    private static Shot after(Shot shot, Edit... edits) {
-        Shot out = shot;
-        for (Edit edit : edits) {
-            out = edit.change().apply(out);
-        }
-        return out;
-    }
-
     private static List<String> order(Shot shot) {
         return shot.levels().stream().map(Level::id).toList();
     }
@@ -73,30 +65,30 @@ class GroupEditsTest {
 
     @Test
     void aLevelPutIntoAGroupLeavesTheOneItWasInAndThatGoesWhenItIsEmpty() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 fiveLevels(),
                 GroupEdits.make("group-1", "hands", "level-1"),
                 GroupEdits.make("group-2", "cup", "level-2"),
                 GroupEdits.put("level-1", "group-2"));
         assertThat(shot.groups()).extracting(LevelGroup::id).containsExactly("group-2");
         assertThat(shot.groups().get(0).levels()).containsExactlyInAnyOrder("level-1", "level-2");
-        assertThat(after(shot, GroupEdits.put("level-5", "group-9"))).isEqualTo(shot);
+        assertThat(Shots.after(shot, GroupEdits.put("level-5", "group-9"))).isEqualTo(shot);
     }
 
     @Test
     void aGroupMovesAsOneAndStopsAtTheFront() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 fiveLevels(), GroupEdits.make("group-1", "hands", "level-3"), GroupEdits.put("level-4", "group-1"));
-        Shot front = after(shot, GroupEdits.reorder("group-1", -1));
+        Shot front = Shots.after(shot, GroupEdits.reorder("group-1", -1));
         assertThat(order(front)).containsExactly("level-1", "level-3", "level-4", "level-2", "level-5");
-        assertThat(order(after(front, GroupEdits.reorder("group-1", -1), GroupEdits.reorder("group-1", -1))))
+        assertThat(order(Shots.after(front, GroupEdits.reorder("group-1", -1), GroupEdits.reorder("group-1", -1))))
                 .containsExactly("level-3", "level-4", "level-1", "level-2", "level-5");
-        assertThat(order(after(front, GroupEdits.reorder("group-1", 1)))).isEqualTo(order(shot));
+        assertThat(order(Shots.after(front, GroupEdits.reorder("group-1", 1)))).isEqualTo(order(shot));
     }
 
     @Test
     void whatIsInAGroupIsSeenLockedAndFadedWithIt() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 fiveLevels(),
                 GroupEdits.make("group-1", "hands", "level-1"),
                 GroupEdits.change("fade", "group-1", group -> group.withOpacity(0.5)),

@@ -30,17 +30,9 @@ class MouthLevelsTest {
 
     private static final MouthPlace PLACE = new MouthPlace(400, 300, 60, true);
 
-    private static Shot after(Shot shot, Edit... edits) {
-        Shot out = shot;
-        for (Edit edit : edits) {
-            out = edit.change().apply(out);
-        }
-        return out;
-    }
-
     private static Shot speaking() {
         Word map = new Word("word-1", "map", 0.5, 1.1);
-        return after(Shots.empty(), SpeechEdits.addWord(map), MouthLevels.make(PLACE));
+        return Shots.after(Shots.empty(), SpeechEdits.addWord(map), MouthLevels.make(PLACE));
     }
 
     private static Level level(Shot shot) {
@@ -69,7 +61,7 @@ class MouthLevelsTest {
         Shot shot = speaking();
         int round = MouthChart.TEN.drawing(MouthChart.ROUND, MouthChart.Side.FRONT);
         Shot edited = shot.withLevel(level(shot).id(), l -> l.with(l.exposures().with(Exposure.of(2, 3, round))));
-        Shot again = after(edited, SpeechEdits.changeWord("move", "word-1", w -> w.withTimes(0.6, 1.2)));
+        Shot again = Shots.after(edited, SpeechEdits.changeWord("move", "word-1", w -> w.withTimes(0.6, 1.2)));
         assertThat(seenAt(again, 3)).isEqualTo(MouthChart.ROUND);
         assertThat(again.mouthAt(3)).matches(span -> span.orElseThrow().byHand());
         assertThat(MouthLevels.seen(again)).isEqualTo(again.mouths());
@@ -80,18 +72,18 @@ class MouthLevelsTest {
         Shot shot = speaking();
         Shot edited = shot.withLevel(level(shot).id(), l -> l.with(Drawing.empty(31))
                 .with(l.exposures().with(Exposure.of(2, 3, 31))));
-        Shot again = after(edited, SpeechEdits.changeWord("move", "word-1", w -> w.withTimes(0.6, 1.2)));
+        Shot again = Shots.after(edited, SpeechEdits.changeWord("move", "word-1", w -> w.withTimes(0.6, 1.2)));
         assertThat(level(again).exposures().at(3).map(Exposure::drawing)).hasValue(31);
     }
 
     @Test
     void mouthsAreSeenFromAnotherSideAndFollowAHead() {
-        Shot shot = after(speaking(), MouthLevels.turn(FrameRange.of(12, 60), MouthChart.Side.SIDE));
+        Shot shot = Shots.after(speaking(), MouthLevels.turn(FrameRange.of(12, 60), MouthChart.Side.SIDE));
         assertThat(level(shot).exposures().at(14).orElseThrow().drawing()).isGreaterThan(20);
         List<Placement> way = IntStream.range(0, shot.setup().length())
                 .mapToObj(f -> Placement.AS_IS.withPosition(f, 0))
                 .toList();
-        Shot moved = after(
+        Shot moved = Shots.after(
                 shot, MouthLevels.follow(way), SpeechEdits.changeWord("move", "word-1", w -> w.withTimes(0.6, 1.2)));
         assertThat(level(moved).exposures().at(20).map(run -> run.placement().x()))
                 .hasValue(20.0);
@@ -100,7 +92,7 @@ class MouthLevelsTest {
 
     @Test
     void anotherChartGetsALevelOfItsOwnAndNothingIsLost() {
-        Shot shot = after(speaking(), SpeechEdits.rules("six", speech -> speech.withChart(MouthChart.SIX)));
+        Shot shot = Shots.after(speaking(), SpeechEdits.rules("six", speech -> speech.withChart(MouthChart.SIX)));
         assertThat(level(shot).drawings()).hasSize(18);
         assertThat(shot.levels()).extracting(Level::name).contains("mouths, before");
         assertThat(MouthLevels.seen(shot)).isEqualTo(shot.mouths());
@@ -139,9 +131,9 @@ class MouthLevelsTest {
         List<Placement> way = IntStream.range(0, 48)
                 .mapToObj(f -> new Placement(f, 0, 1, f * 2, 1))
                 .toList();
-        Shot following = after(speaking(), MouthLevels.follow(way));
+        Shot following = Shots.after(speaking(), MouthLevels.follow(way));
         Placement lower = new Placement(0, 12, 1.5, 0, 1);
-        Shot put = after(following, MouthLevels.place(FrameRange.of(10, 20), lower));
+        Shot put = Shots.after(following, MouthLevels.place(FrameRange.of(10, 20), lower));
         for (int f = 0; f < 48; f++) {
             Placement wanted = f >= 10 && f < 30 ? lower.then(way.get(f)) : way.get(f);
             assertThat(MouthLevels.placementAt(put, f)).isEqualTo(wanted);
@@ -151,8 +143,8 @@ class MouthLevelsTest {
 
     @Test
     void paintedMouthsArePutWhereTheyAreDragged() {
-        Shot shot = after(Shots.empty(), SpeechEdits.placeMouths(PLACE));
-        Shot put = after(shot, MouthLevels.place(shot.setup().frames(), new Placement(30, -20, 1, 0, 1)));
+        Shot shot = Shots.after(Shots.empty(), SpeechEdits.placeMouths(PLACE));
+        Shot put = Shots.after(shot, MouthLevels.place(shot.setup().frames(), new Placement(30, -20, 1, 0, 1)));
         assertThat(put.mouthPlace()).hasValue(new MouthPlace(430, 280, 60, true));
     }
 
@@ -160,7 +152,7 @@ class MouthLevelsTest {
     private static Shot inTurn() {
         Word map = new Word("word-1", "map", 0.25, 0.75).withSpeaker("Ada");
         Word bob = new Word("word-2", "bob", 1.0, 1.5).withSpeaker("Bo");
-        return after(
+        return Shots.after(
                 Shots.empty(),
                 SpeechEdits.addWord(map),
                 SpeechEdits.addWord(bob),
@@ -184,7 +176,7 @@ class MouthLevelsTest {
         assertThat(level(ada).name()).isEqualTo("mouths");
         assertThat(moves(ada, 0, 0.9)).isTrue();
         assertThat(moves(ada, 0.9, 2)).isFalse();
-        Shot bo = after(ada, SpeechEdits.speaker("Bo"));
+        Shot bo = Shots.after(ada, SpeechEdits.speaker("Bo"));
         assertThat(level(bo).name()).isEqualTo("mouths of Bo");
         assertThat(moves(bo, 0, 0.8)).isFalse();
         assertThat(moves(bo, 0.8, 2)).isTrue();
@@ -192,16 +184,16 @@ class MouthLevelsTest {
 
     @Test
     void aMovedWordMovesTheMouthsOfTheOneWhoSaysItAndLeavesHandsEditsOfBoth() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 inTurn(),
                 SpeechEdits.setMouth(FrameRange.of(40, 4), MouthChart.ROUND),
                 SpeechEdits.speaker("Bo"),
                 SpeechEdits.setMouth(FrameRange.of(2, 4), MouthChart.WIDE),
                 SpeechEdits.speaker("Ada"));
-        Shot moved = after(shot, SpeechEdits.changeWord("move", "word-2", word -> word.withTimes(1.25, 1.75)));
+        Shot moved = Shots.after(shot, SpeechEdits.changeWord("move", "word-2", word -> word.withTimes(1.25, 1.75)));
         assertThat(level(moved).exposures()).isEqualTo(level(shot).exposures());
         assertThat(seenAt(moved, 41)).isEqualTo(MouthChart.ROUND);
-        Shot bo = after(moved, SpeechEdits.speaker("Bo"));
+        Shot bo = Shots.after(moved, SpeechEdits.speaker("Bo"));
         assertThat(seenAt(bo, 3)).isEqualTo(MouthChart.WIDE);
         assertThat(moves(bo, 0.8, 1.15)).isFalse();
         assertThat(moves(bo, 1.15, 2)).isTrue();

@@ -24,14 +24,6 @@ import org.junit.jupiter.api.Test;
 
 class SetupEditsTest {
 
-    private static Shot after(Shot shot, Edit... edits) {
-        Shot now = shot;
-        for (Edit edit : edits) {
-            now = edit.change().apply(now);
-        }
-        return now;
-    }
-
     private static ShotSetup at(FrameRate rate) {
         ShotSetup setup = Shots.empty().setup();
         return new ShotSetup(rate, setup.size(), setup.length(), setup.firstNumber(), setup.paper());
@@ -39,11 +31,11 @@ class SetupEditsTest {
 
     @Test
     void anotherRateKeepsTheSecondsOfWordsAndCuesAndTheFramesOfDrawings() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 Shots.showing(Exposure.of(6, 2, 1)),
                 SpeechEdits.addWord(new Word("word-1", "now", 0.5, 1.0)),
                 MarkEdits.addCue(new Cue("cue-1", "clink", 1.5)));
-        Shot slower = after(shot, SetupEdits.change(at(FrameRate.of(12))));
+        Shot slower = Shots.after(shot, SetupEdits.change(at(FrameRate.of(12))));
         assertThat(slower.words()).isEqualTo(shot.words());
         assertThat(slower.cues()).isEqualTo(shot.cues());
         assertThat(Shots.level(slower).exposures()).isEqualTo(Shots.level(shot).exposures());
@@ -56,11 +48,11 @@ class SetupEditsTest {
 
     @Test
     void mouthsThatWereSetByHandStay() {
-        Shot shot = after(
+        Shot shot = Shots.after(
                 Shots.empty(),
                 SpeechEdits.addWord(new Word("word-1", "now", 0.5, 1.0)),
                 SpeechEdits.setMouth(FrameRange.of(2, 2), "round"));
-        Shot slower = after(shot, SetupEdits.change(at(FrameRate.of(12))));
+        Shot slower = Shots.after(shot, SetupEdits.change(at(FrameRate.of(12))));
         assertThat(slower.mouthAt(2)).map(MouthSpan::shape).hasValue("round");
         assertThat(slower.mouths().stream().filter(MouthSpan::byHand)).hasSize(1);
     }
@@ -68,7 +60,7 @@ class SetupEditsTest {
     @Test
     void theSameSetUpIsNoChange() {
         Shot shot = Shots.empty();
-        assertThat(after(shot, SetupEdits.change(shot.setup()))).isSameAs(shot);
+        assertThat(Shots.after(shot, SetupEdits.change(shot.setup()))).isSameAs(shot);
     }
 
     @Test
@@ -77,14 +69,14 @@ class SetupEditsTest {
         Footage first = Footage.of("footage-1", "first", "/a/first.mp4", conform);
         Footage second = Footage.of("footage-2", "second", "/a/second.mp4", conform);
         SoundClip sound = SoundClip.of("sound-1", "first", "/a/first.mp4", 0);
-        Shot shot = after(
+        Shot shot = Shots.after(
                 Shots.empty(), ReferenceEdits.takeIn(first, List.of(sound)), ReferenceEdits.takeIn(second, List.of()));
         assertThat(shot.footage()).extracting(Footage::id).containsExactly("footage-2", "footage-1");
-        Shot relinked = after(shot, ReferenceEdits.relink(Map.of("/a/first.mp4", "/b/first.mp4")));
+        Shot relinked = Shots.after(shot, ReferenceEdits.relink(Map.of("/a/first.mp4", "/b/first.mp4")));
         assertThat(relinked.footage("footage-1")).map(Footage::file).hasValue("/b/first.mp4");
         assertThat(relinked.sounds().get(0).file()).as("its sound comes along").isEqualTo("/b/first.mp4");
         assertThat(relinked.footage("footage-2")).hasValue(second);
-        assertThat(after(relinked, ReferenceEdits.remove("footage-1")).footage())
+        assertThat(Shots.after(relinked, ReferenceEdits.remove("footage-1")).footage())
                 .containsExactly(second);
     }
 

@@ -32,11 +32,7 @@ class SpeechEditsTest {
     }
 
     private static Shot after(Edit... edits) {
-        Shot out = SpeechEdits.addWord(kettle()).change().apply(Shots.empty());
-        for (Edit edit : edits) {
-            out = edit.change().apply(out);
-        }
-        return out;
+        return Shots.after(Shots.after(Shots.empty(), SpeechEdits.addWord(kettle())), edits);
     }
 
     private static List<String> symbols(Word word) {

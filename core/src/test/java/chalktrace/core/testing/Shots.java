@@ -1,5 +1,6 @@
 package chalktrace.core.testing;
 
+import chalktrace.core.edit.Edit;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Drawing;
@@ -58,5 +59,14 @@ public final class Shots {
                         x2,
                         y2,
                         1));
+    }
+
+    /** A shot after some edits, one after the other. */
+    public static Shot after(Shot shot, Edit... edits) {
+        Shot out = shot;
+        for (Edit edit : edits) {
+            out = edit.change().apply(out);
+        }
+        return out;
     }
 }
