@@ -33,7 +33,8 @@ final class MouthLane extends Lane {
             g.rect(x, 0, end - x, height);
             g.clip();
             g.setFill(rest ? tones().quiet() : tones().text());
-            g.fillText(sounds(span.shape()), x + 4, height / 2 - 0.5);
+            // What started out of sight still says what it is.
+            g.fillText(sounds(span.shape()), Math.max(x, 0) + 4, height / 2 - 0.5);
             g.restore();
             if (span.byHand()) {
                 g.setFill(tones().accent());

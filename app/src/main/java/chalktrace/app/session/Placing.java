@@ -23,8 +23,10 @@ public abstract class Placing {
      */
     public record Lie(Placement placement, Rectangle2D unplaced, boolean turns) {}
 
-    /** So much of a mouth's width is its height, open. */
-    private static final double MOUTH_HEIGHT = 0.8;
+    /** A mouth's outline is so many times its width, so that the grips lie beside it. */
+    private static final double MOUTH_WIDTH = 2;
+
+    private static final double MOUTH_HEIGHT = 1.6;
 
     private Placing() {}
 
@@ -77,7 +79,8 @@ public abstract class Placing {
     }
 
     private static Rectangle2D outline(MouthPlace place) {
+        double width = place.width() * MOUTH_WIDTH;
         double height = place.width() * MOUTH_HEIGHT;
-        return new Rectangle2D.Double(place.x() - place.width() / 2, place.y() - height / 2, place.width(), height);
+        return new Rectangle2D.Double(place.x() - width / 2, place.y() - height / 2, width, height);
     }
 }

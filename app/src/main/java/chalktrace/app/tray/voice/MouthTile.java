@@ -20,7 +20,7 @@ import javafx.scene.image.WritableImage;
 /** A mouth of the chart as a picture, painted as it is on the board. */
 final class MouthTile extends Button {
 
-    private static final PictureSize SIZE = new PictureSize(66, 40);
+    private static final PictureSize SIZE = new PictureSize(62, 40);
     private static final Rgb PAPER = new Rgb(0xF4, 0xF1, 0xE8);
 
     private final String shape;

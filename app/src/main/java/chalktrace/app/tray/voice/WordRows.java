@@ -36,7 +36,7 @@ final class WordRows extends VBox {
     private final NumberField startFrame = new NumberField("word-start-frame", 0, this::typeStartFrame);
     private final NumberField endSeconds = new NumberField("word-end", 0, this::typeEnd);
     private final NumberField endFrame = new NumberField("word-end-frame", 0, this::typeEndFrame);
-    private final CheckBox pinned = new CheckBox("pinned: stays when the line is aligned");
+    private final CheckBox pinned = new CheckBox("pinned: stays when aligned");
     private final Label sure = Rows.hint("");
 
     WordRows(Session session) {
