@@ -30,6 +30,9 @@ final class PlacingFrame extends Pane {
 
     private static final double KNOB_ABOVE = 28;
 
+    /** What is more than so many buttons high has room for one in its middle. */
+    private static final double LARGE = 3;
+
     private final Session session;
     private final BoardView board;
     private final Polygon edge = new Polygon();
@@ -110,7 +113,8 @@ final class PlacingFrame extends Pane {
         done.autosize();
         // In the middle of what is large, below what is small.
         double half = Math.abs(middle.getY() - top.getY());
-        double doneY = half > done.getHeight() ? middle.getY() - done.getHeight() / 2 : middle.getY() + half + 16;
+        double doneY =
+                half > LARGE * done.getHeight() ? middle.getY() - done.getHeight() / 2 : middle.getY() + half + 16;
         done.relocate(
                 Math.max(8, Math.min(getWidth() - done.getWidth() - 8, middle.getX() - done.getWidth() / 2)),
                 Math.max(8, Math.min(getHeight() - done.getHeight() - 8, doneY)));
