@@ -1,6 +1,8 @@
 package chalktrace.app.bench;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.keys.Action;
+import chalktrace.app.keys.KeySet;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.theme.Icons;
@@ -228,16 +230,25 @@ public final class Bench extends VBox {
     }
 
     private Node gateFoot() {
-        Button back = Buttons.icon(
-                Icons.BACK, "one frame back (D)", () -> session.transport().step(-1));
-        Button on = Buttons.icon(
-                Icons.ON, "one frame on (F)", () -> session.transport().step(1));
-        Button play = Buttons.icon(Icons.PLAY, "play (Space)", session.transport()::togglePlay);
+        KeySet keys = session.keys();
+        Button back = keys.named(
+                Buttons.icon(Icons.BACK, "", () -> session.transport().step(-1)),
+                "one frame back (%s)",
+                Action.FRAME_BACK);
+        Button on = keys.named(
+                Buttons.icon(Icons.ON, "", () -> session.transport().step(1)), "one frame on (%s)", Action.FRAME_ON);
+        Button play =
+                keys.named(Buttons.icon(Icons.PLAY, "", session.transport()::togglePlay), "play (%s)", Action.PLAY);
         play.setId("play");
-        Button start = Buttons.icon(Icons.FIRST, "to the first frame (Home)", () -> session.transport()
-                .go(0));
-        Button end = Buttons.icon(Icons.LAST, "to the last frame (End)", () -> session.transport()
-                .go(session.document().shown().setup().length() - 1));
+        Button start = keys.named(
+                Buttons.icon(Icons.FIRST, "", () -> session.transport().go(0)),
+                "to the first frame (%s)",
+                Action.FIRST_FRAME);
+        Button end = keys.named(
+                Buttons.icon(Icons.LAST, "", () -> session.transport()
+                        .go(session.document().shown().setup().length() - 1)),
+                "to the last frame (%s)",
+                Action.LAST_FRAME);
         session.transport().playingProperty().addListener((property, before, playing) -> {
             play.setGraphic(Theme.icon(playing ? Icons.PAUSE : Icons.PLAY));
         });

@@ -2,6 +2,7 @@ package chalktrace.app.board;
 
 import chalktrace.app.board.pen.MousePen;
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.core.edit.DrawingEdits;
@@ -57,7 +58,7 @@ public final class Board extends StackPane {
     private final Circle outerRing = new Circle();
     private final Label penWord = new Label();
     private final Label emptyWord = new Label("Drop a video, a picture or a sound here, or just draw");
-    private final Button viewState = Buttons.text("", "set the view right (Shift+Z)", () -> view().fit());
+    private final Button viewState = Buttons.text("", "", () -> view().fit());
     private final PauseTransition penWordStays = new PauseTransition(REFUSAL_STAYS);
     private double lastX;
     private double lastY;
@@ -82,6 +83,7 @@ public final class Board extends StackPane {
         StackPane.setAlignment(emptyWord, Pos.BOTTOM_CENTER);
         this.points = new PointsFrame(session, view);
         FillLook fillLook = new FillLook(session, view);
+        session.keys().named(viewState, "set the view right (%s)", Action.FIT);
         viewState.getStyleClass().add("view-state");
         StackPane.setAlignment(viewState, Pos.TOP_LEFT);
         StackPane.setMargin(viewState, new Insets(8));

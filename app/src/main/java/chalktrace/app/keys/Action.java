@@ -81,6 +81,9 @@ public enum Action {
     private static final Set<Action> FIELDS_HAVE_THEIR_OWN =
             EnumSet.of(UNDO, REDO, COPY, CUT, PASTE, DUPLICATE, PICK_ALL);
 
+    private static final Set<Action> HELD =
+            EnumSet.of(FRAME_BACK, FRAME_ON, PEEK_BACK, HIDE_FOOTAGE, FLIP, HEAR, HEAR_BACKWARDS, MOVE_VIEW);
+
     private final String use;
     private final KeyCodeCombination keys;
 
@@ -94,8 +97,19 @@ public enum Action {
         return use;
     }
 
+    /** The key that does it in a new program; {@link KeySet} knows which one does now. */
     public KeyCodeCombination keys() {
         return keys;
+    }
+
+    /** Whether its key is a convention of the system, and stays. */
+    public boolean isFixed() {
+        return keys.getShortcut() == KeyCombination.ModifierValue.DOWN || this == PUT_AWAY;
+    }
+
+    /** Whether it does something for as long as its key is held. */
+    boolean isHeld() {
+        return HELD.contains(this);
     }
 
     /** Whether it works in a text field too, as the system's own conventions do. */

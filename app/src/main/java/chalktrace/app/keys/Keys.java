@@ -31,6 +31,7 @@ public final class Keys {
     /** A node's property with the keys, as a set of codes, that it wants for itself while it has the focus. */
     public static final Object TAKES_KEYS = new Object();
 
+    private final KeySet set;
     private final Map<Action, Runnable> actions = new EnumMap<>(Action.class);
     private final Map<Action, BooleanSupplier> conditions = new EnumMap<>(Action.class);
     private final Map<Action, BooleanProperty> held = new EnumMap<>(Action.class);
@@ -41,6 +42,10 @@ public final class Keys {
 
     private boolean lastPressWasOurs;
     private final Timeline roll = new Timeline();
+
+    public Keys(KeySet set) {
+        this.set = set;
+    }
 
     /** Does something when the action's key goes down. */
     public Keys on(Action action, Runnable does) {
@@ -99,7 +104,7 @@ public final class Keys {
         if (!event.isShortcutDown() && takes(scene.getFocusOwner(), code)) {
             return false;
         }
-        Optional<Action> action = find(event)
+        Optional<Action> action = set.find(event)
                 .filter(a -> !typing || a.worksInFields())
                 .filter(a -> !conditions.containsKey(a) || conditions.get(a).getAsBoolean());
         if (action.isEmpty()) {
@@ -145,14 +150,5 @@ public final class Keys {
     private void releaseAll() {
         Set.copyOf(down.keySet()).forEach(this::release);
         spent.clear();
-    }
-
-    private static Optional<Action> find(KeyEvent event) {
-        for (Action action : Action.values()) {
-            if (action.keys().match(event)) {
-                return Optional.of(action);
-            }
-        }
-        return Optional.empty();
     }
 }

@@ -3,6 +3,7 @@ package chalktrace.app.ledge;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.keys.Action;
 import chalktrace.app.session.Landings;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Duster;
@@ -44,7 +45,7 @@ public final class Ledge extends HBox {
     private final HBox sticks = new HBox();
     private final List<ChalkStick> shown = new ArrayList<>();
     private final HBox modes = new HBox(8);
-    private final ToggleButton snap = Buttons.toggle(Icons.SNAP, "follow the edges of the picture (Shift+B)");
+    private final ToggleButton snap = Buttons.toggle(Icons.SNAP, "");
     private final ToggleButton along = Buttons.toggle(Icons.ALONG_GUIDES, "lines that start near a guide run along it");
     private final ToggleButton within = Buttons.toggle(Icons.WITHIN_PAINT, "paint only on what is painted already");
     private final HBox kinds = new HBox();
@@ -59,6 +60,7 @@ public final class Ledge extends HBox {
         landing.setId("landing");
         landing.setMinWidth(0);
         modes.setAlignment(Pos.CENTER_LEFT);
+        session.keys().named(snap, "follow the edges of the picture (%s)", Action.SNAP);
         snap.setId("snap");
         snap.selectedProperty().bindBidirectional(session.snapping().onProperty());
         along.setId("along-guides");
@@ -92,16 +94,26 @@ public final class Ledge extends HBox {
     private HBox tools() {
         HBox box = new HBox(
                 2,
-                tool(Tool.DUSTER, Icons.DUSTER, "duster", "duster: takes off what was drawn (R)"),
-                tool(Tool.PICK, Icons.PICK, "pick", "pick strokes to move, bend, copy (T)"),
-                tool(Tool.FILL, Icons.FILL, "fill", "fill between lines (Shift+T)"),
-                tool(Tool.GUIDES, Icons.GUIDES, "guides", "set guides: floor, height, ellipse, perspective (Shift+Q)"));
+                tool(
+                        Tool.DUSTER,
+                        Icons.DUSTER,
+                        "duster",
+                        "duster: takes off what was drawn (%s)",
+                        Action.CHALK_OR_DUSTER),
+                tool(Tool.PICK, Icons.PICK, "pick", "pick strokes to move, bend, copy (%s)", Action.PICK),
+                tool(Tool.FILL, Icons.FILL, "fill", "fill between lines (%s)", Action.FILL),
+                tool(
+                        Tool.GUIDES,
+                        Icons.GUIDES,
+                        "guides",
+                        "set guides: floor, height, ellipse, perspective (%s)",
+                        Action.GUIDES));
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
 
-    private ToggleButton tool(Tool tool, Ikon icon, String name, String use) {
-        ToggleButton toggle = Buttons.toggle(icon, use);
+    private ToggleButton tool(Tool tool, Ikon icon, String name, String use, Action key) {
+        ToggleButton toggle = session.keys().named(Buttons.toggle(icon, ""), use, key);
         toggle.setId(name);
         toggle.setMinWidth(Region.USE_PREF_SIZE);
         toggle.setOnAction(event -> session.view().toolProperty().set(toggle.isSelected() ? tool : Tool.CHALK));

@@ -1,5 +1,7 @@
 package chalktrace.app.session;
 
+import chalktrace.app.keys.Action;
+import chalktrace.app.keys.KeySet;
 import chalktrace.core.between.InBetween;
 import chalktrace.core.between.Smear;
 import chalktrace.core.between.StrokeMatching;
@@ -41,6 +43,7 @@ public final class InBetweening {
     private final Selection selection;
     private final Transport transport;
     private final View view;
+    private final KeySet keys;
     private final Jobs jobs;
     private final Notices notices;
     private final ObjectProperty<Way> way = new SimpleObjectProperty<>(Way.OWN);
@@ -50,11 +53,19 @@ public final class InBetweening {
     private final List<TouchedPair> pairs = new ArrayList<>();
     private Pick touched;
 
-    InBetweening(Document document, Selection selection, Transport transport, View view, Jobs jobs, Notices notices) {
+    InBetweening(
+            Document document,
+            Selection selection,
+            Transport transport,
+            View view,
+            KeySet keys,
+            Jobs jobs,
+            Notices notices) {
         this.document = document;
         this.selection = selection;
         this.transport = transport;
         this.view = view;
+        this.keys = keys;
         this.jobs = jobs;
         this.notices = notices;
         document.openingProperty().addListener(opened -> {
@@ -141,7 +152,8 @@ public final class InBetweening {
                         .map(drawing ->
                                 drawing.strokes().get(pick.strokes().iterator().next()));
         if (stroke.isEmpty()) {
-            return "Draw the way on any level, pick that one line (T), and touch this again.";
+            return "Draw the way on any level, pick that one line (" + keys.text(Action.PICK)
+                    + "), and touch this again.";
         }
         drawnWay = stroke.get().curve();
         way.set(Way.DRAWN);
@@ -296,7 +308,7 @@ public final class InBetweening {
     public String touchForPair() {
         Pick pick = selection.pickProperty().get();
         if (pick == null || pick.strokes().size() != 1) {
-            return "Pick one stroke first (T), then another on the other drawing.";
+            return "Pick one stroke first (" + keys.text(Action.PICK) + "), then another on the other drawing.";
         }
         if (touched == null || !touched.level().equals(pick.level()) || touched.drawing() == pick.drawing()) {
             touched = pick;

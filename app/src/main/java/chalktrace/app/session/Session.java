@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.app.keys.KeySet;
 import chalktrace.app.state.Preferences;
 import chalktrace.app.state.UserDictionary;
 import chalktrace.core.edit.StrokeLanding;
@@ -38,6 +39,7 @@ public final class Session {
     private final DrawingExchange drawingExchange;
     private final Timing timing;
     private final InBetweening inBetweening;
+    private final KeySet keys;
     private final MouthsSeen mouthsSeen = new MouthsSeen();
     private final VoiceSound voiceSound;
     private final Voicing voicing;
@@ -54,6 +56,7 @@ public final class Session {
         document = new Document(Shot.empty("untitled", ShotSetup.standard()), notices);
         selection = new Selection(document);
         preferences = new Preferences(stateFolder);
+        keys = new KeySet(stateFolder);
         proxies = new Proxies(jobs, notices, preferences);
         footages = new Footages(document, proxies);
         thumbnails = new Thumbnails(footages, proxies, preferences);
@@ -72,7 +75,7 @@ public final class Session {
         snapping = new Snapping(document, transport, footages, jobs);
         picking = new Picking(document, selection, transport, view);
         timing = new Timing(document, selection, transport, jobs, notices);
-        inBetweening = new InBetweening(document, selection, transport, view, jobs, notices);
+        inBetweening = new InBetweening(document, selection, transport, view, keys, jobs, notices);
         transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
         recording = new Recording(document, transport, jobs, notices, stateFolder, DeviceIn::openOrSimulated);
         voiceSound = new VoiceSound(document, sounds, notices);
@@ -113,6 +116,11 @@ public final class Session {
 
     public Footages footages() {
         return footages;
+    }
+
+    /** Which key does what. */
+    public KeySet keys() {
+        return keys;
     }
 
     public Preferences preferences() {

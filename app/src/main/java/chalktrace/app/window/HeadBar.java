@@ -40,7 +40,8 @@ final class HeadBar extends HBox {
     private final Label looking = state("a look at footage, not yet in the shot");
     private final HBox jobs = new HBox(8);
 
-    HeadBar(Session session, ShotCommands commands) {
+    /** @param keySheet shows which key does what */
+    HeadBar(Session session, ShotCommands commands, Runnable keySheet) {
         this.session = session;
         getStyleClass().add("head");
         name.getStyleClass().add("shot-menu");
@@ -59,6 +60,7 @@ final class HeadBar extends HBox {
                         new SeparatorMenuItem(),
                         look(Theme.Look.SLATE),
                         look(Theme.Look.DAY),
+                        keys(keySheet),
                         new SeparatorMenuItem(),
                         item("Quit", Action.QUIT, commands::quit));
         name.setOnShowing(event -> nameTheSteps());
@@ -146,6 +148,13 @@ final class HeadBar extends HBox {
             session.preferences().setLook(look.name());
             Theme.lookProperty().set(look);
         });
+        return item;
+    }
+
+    private static MenuItem keys(Runnable sheet) {
+        MenuItem item = new MenuItem("Keys\u2026");
+        item.setId("keys");
+        item.setOnAction(event -> sheet.run());
         return item;
     }
 

@@ -85,7 +85,7 @@ public final class Workbench {
         top.setMinHeight(0);
         top.setPrefHeight(0);
         VBox left = new VBox(top, ledge, bench);
-        BorderPane root = new BorderPane(left, new HeadBar(session, commands), tray, null, null);
+        BorderPane root = new BorderPane(left, new HeadBar(session, commands, this::showKeySheet), tray, null, null);
         root.getStyleClass().add("window");
         session.view().wholeWindowProperty().addListener((property, before, whole) -> {
             for (Region part : List.of(ledge, tray)) {
@@ -184,6 +184,16 @@ public final class Workbench {
         card[0].requestFocus();
     }
 
+    private void showKeySheet() {
+        KeySheet[] sheet = new KeySheet[1];
+        sheet[0] = new KeySheet(session.keys(), () -> {
+            boardArea.getChildren().remove(sheet[0]);
+            board.requestFocus();
+        });
+        boardArea.getChildren().add(sheet[0]);
+        sheet[0].requestFocus();
+    }
+
     private HBox notice() {
         Label text = new Label();
         text.setId("notice");
@@ -212,7 +222,7 @@ public final class Workbench {
     }
 
     private Keys keys() {
-        Keys keys = new Keys();
+        Keys keys = new Keys(session.keys());
         Steps steps = new Steps(session);
         keys.on(Action.FRAME_BACK, () -> steps.frame(-1))
                 .on(Action.FRAME_ON, () -> steps.frame(1))

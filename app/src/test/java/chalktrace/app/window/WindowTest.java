@@ -26,6 +26,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.event.ActionEvent;
+import javafx.scene.control.Button;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -113,6 +115,32 @@ class WindowTest {
         assertThat(shot()).isEqualTo(before);
         assertThat(window.session.transport().frame()).isZero();
         assertThat(window.workbench.board().movingProperty().get()).isFalse();
+    }
+
+    @Test
+    void aKeyChangedInTheSheetDoesItsWorkAtOnceAndTheOldOneNothing(FxRobot robot) {
+        robot.interact(() -> ((MenuButton) robot.lookup("#shot-menu").query())
+                .getItems().stream()
+                        .filter(item -> "keys".equals(item.getId()))
+                        .findFirst()
+                        .orElseThrow()
+                        .fire());
+        robot.interact(() -> ((Button) robot.lookup("#key-FRAME_ON").query()).fire());
+        robot.type(KeyCode.K);
+        // The same key by the pointer: it is exchanged.
+        robot.interact(() -> ((Button) robot.lookup("#key-MARK").query()).fire());
+        robot.type(KeyCode.E);
+        robot.interact(() -> ((Button) robot.lookup("#keys-done").query()).fire());
+        assertThat(robot.lookup("#key-MARK").tryQuery()).isEmpty();
+        robot.type(KeyCode.F);
+        assertThat(window.session.transport().frame()).isZero();
+        robot.type(KeyCode.K);
+        assertThat(window.session.transport().frame()).isEqualTo(1);
+        robot.type(KeyCode.E);
+        assertThat(shot().marks()).hasSize(1);
+        assertThat(level().drawings()).isEmpty();
+        robot.type(KeyCode.B);
+        assertThat(level().drawings()).hasSize(1);
     }
 
     @Test

@@ -23,7 +23,7 @@ public final class StudyTray extends VBox {
         getStyleClass().add("content");
         getChildren()
                 .addAll(
-                        Buttons.edged(Icons.ADD, "Mark this frame (B)", () -> session.document()
+                        Buttons.edged(Icons.ADD, "Mark this frame", () -> session.document()
                                 .apply(MarkEdits.turn(session.transport().frame()))),
                         Rows.hint("Once for a key, again for a breakdown, again for none."),
                         Rows.section("Keys and breakdowns"),

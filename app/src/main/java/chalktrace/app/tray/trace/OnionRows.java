@@ -8,6 +8,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
 import chalktrace.core.render.OnionSkin;
 import chalktrace.core.shot.Placement;
@@ -50,7 +51,8 @@ final class OnionRows extends VBox {
     OnionRows(Session session) {
         super(6);
         this.session = session;
-        CheckBox on = new CheckBox("Onion skin (W)");
+        CheckBox on = new CheckBox();
+        on.textProperty().bind(session.keys().words("Onion skin (%s)", Action.ONION_SKIN));
         on.selectedProperty().bindBidirectional(session.view().onionSkinProperty());
         CheckBox all = new CheckBox("on all levels");
         all.selectedProperty().bindBidirectional(session.view().onionAllLevelsProperty());

@@ -7,6 +7,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.keys.Action;
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.core.check.SyncReport;
@@ -24,6 +25,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -54,6 +56,8 @@ final class CueRows extends VBox {
         Node find = Buttons.words(
                 "find what starts to sound", "steps, hits, clinks in the chosen sound", session.cueing()::findCues);
         find.setId("find-cues");
+        Button cueHere = Buttons.words("", "where the picture must meet a sound", typeCue);
+        cueHere.textProperty().bind(session.keys().words("cue at the gate (%s)", Action.CUE));
         Node keep = Buttons.words("keep these as cues", "all that are stronger", () -> session.cueing()
                 .keep(stronger(), Cue.Kind.OTHER));
         keep.setId("keep-cues");
@@ -69,11 +73,7 @@ final class CueRows extends VBox {
                         Rows.section("Cues and sync"),
                         list,
                         chosen,
-                        new FlowPane(
-                                4,
-                                4,
-                                Buttons.words("cue at the gate (X)", "where the picture must meet a sound", typeCue),
-                                find),
+                        new FlowPane(4, 4, cueHere, find),
                         found,
                         new Fold(
                                 "beat of music",
@@ -181,7 +181,9 @@ final class CueRows extends VBox {
                         .map(cue -> row(cue, rows.get(cue.id())))
                         .toList());
         if (shot.cues().isEmpty()) {
-            list.getChildren().add(Rows.hint("Press X where the picture must meet a sound."));
+            list.getChildren()
+                    .add(Rows.hint(
+                            "Press " + session.keys().text(Action.CUE) + " where the picture must meet a sound."));
         }
         Optional<Cue> cue = cue();
         chosen.setVisible(cue.isPresent());

@@ -1,0 +1,170 @@
+package chalktrace.app.window;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.keys.Action;
+import chalktrace.app.keys.KeySet;
+import chalktrace.app.keys.Keys;
+import chalktrace.app.theme.Icons;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Which key does what, in one card over the board: touch a key, then press the one that is wanted. */
+final class KeySheet extends StackPane {
+
+    private final KeySet keys;
+    private final Map<Action, Button> buttons = new EnumMap<>(Action.class);
+    private final Map<Action, HBox> rows = new EnumMap<>(Action.class);
+    private final Label says = Rows.hint("");
+    private Action asked;
+
+    KeySheet(KeySet keys, Runnable putAway) {
+        this.keys = keys;
+        getStyleClass().add("shade");
+        Label title = new Label("Keys");
+        title.getStyleClass().add("title");
+        TextField search = new TextField();
+        search.setId("key-search");
+        search.setPromptText("find what a key is for, or a key");
+        VBox list = new VBox(2);
+        for (Action action : Action.values()) {
+            list.getChildren().add(row(action));
+        }
+        search.textProperty()
+                .addListener((property, before, text) -> rows.forEach((action, row) -> {
+                    boolean wanted = action.use()
+                                    .toLowerCase(Locale.ROOT)
+                                    .contains(text.toLowerCase(Locale.ROOT).strip())
+                            || keys.text(action).equalsIgnoreCase(text.strip());
+                    row.setVisible(wanted);
+                    row.setManaged(wanted);
+                }));
+        ScrollPane scroll = new ScrollPane(list);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        Button mirror = Buttons.words(
+                "to the other hand",
+                "all keys over against where they lie now, for the pen in the left hand, and back",
+                () -> change(keys::mirror, "The keys lie on the other half of the keyboard."));
+        mirror.setId("keys-mirror");
+        Button first = Buttons.words(
+                "as at first",
+                "all keys as a new program has them",
+                () -> change(keys::asAtFirst, "The keys are as at first."));
+        first.setId("keys-first");
+        Button done = Buttons.main(Icons.DONE, "Done", putAway);
+        done.setId("keys-done");
+        HBox foot = new HBox(8, mirror, first, Rows.space(), done);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        says.setText("Touch a key to change it. Keys in grey are the system's own and stay.");
+        VBox card = new VBox(title, search, scroll, says, foot);
+        card.getStyleClass().addAll("new-shot", "key-sheet");
+        getChildren().add(card);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        addEventHandler(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                putAway.run();
+                event.consume();
+            }
+        });
+        show();
+    }
+
+    private HBox row(Action action) {
+        Label use = new Label(action.use());
+        Button key = Buttons.words("", "press another key for this", () -> ask(action));
+        key.setId("key-" + action.name());
+        key.setDisable(action.isFixed());
+        key.setFocusTraversable(!action.isFixed());
+        // While it is asked, every key is meant for it.
+        key.getProperties().put(Keys.TAKES_KEYS, EnumSet.allOf(KeyCode.class));
+        key.focusedProperty().addListener((property, before, focused) -> {
+            if (!focused && asked == action) {
+                ask(null);
+            }
+        });
+        buttons.put(action, key);
+        HBox row = new HBox(8, use, Rows.space(), key);
+        row.setAlignment(Pos.CENTER_LEFT);
+        rows.put(action, row);
+        return row;
+    }
+
+    private void ask(Action action) {
+        asked = action;
+        show();
+        if (action != null) {
+            says.setText("Press the key for \"" + action.use() + "\", or Esc to leave it.");
+            buttons.get(action).requestFocus();
+        }
+    }
+
+    private void pressed(KeyEvent event) {
+        if (asked == null || event.getCode().isModifierKey()) {
+            return;
+        }
+        event.consume();
+        Action action = asked;
+        asked = null;
+        if (event.getCode() != KeyCode.ESCAPE) {
+            set(action, combination(event));
+        }
+        show();
+    }
+
+    private void set(Action action, KeyCodeCombination wanted) {
+        try {
+            Optional<Action> had = keys.set(action, wanted);
+            says.setText(had.map(other -> "\"" + other.use() + "\" had it and now has " + keys.text(other) + ".")
+                    .orElse("\"" + action.use() + "\" is " + keys.text(action) + " now."));
+        } catch (IllegalArgumentException e) {
+            says.setText(e.getMessage());
+        }
+    }
+
+    private static KeyCodeCombination combination(KeyEvent event) {
+        List<KeyCombination.Modifier> modifiers = new ArrayList<>();
+        if (event.isShiftDown()) {
+            modifiers.add(KeyCombination.SHIFT_DOWN);
+        }
+        if (event.isAltDown()) {
+            modifiers.add(KeyCombination.ALT_DOWN);
+        }
+        if (event.isShortcutDown()) {
+            modifiers.add(KeyCombination.SHORTCUT_DOWN);
+        }
+        return new KeyCodeCombination(event.getCode(), modifiers.toArray(KeyCombination.Modifier[]::new));
+    }
+
+    private void change(Runnable does, String then) {
+        asked = null;
+        does.run();
+        says.setText(then);
+        show();
+    }
+
+    private void show() {
+        Arrays.stream(Action.values())
+                .forEach(action -> buttons.get(action).setText(action == asked ? "press a key" : keys.text(action)));
+    }
+}
