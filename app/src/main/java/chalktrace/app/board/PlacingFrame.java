@@ -167,10 +167,7 @@ final class PlacingFrame extends Pane {
     }
 
     private Edit edit() {
-        return session.view()
-                .placingProperty()
-                .get()
-                .to(session, session.transport().frame(), grip.start(), dragged);
+        return session.view().placingProperty().get().to(session, grip.start(), dragged);
     }
 
     private static Circle grip() {

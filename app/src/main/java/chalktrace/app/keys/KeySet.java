@@ -19,8 +19,8 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.StringBinding;
-import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -65,11 +65,11 @@ public final class KeySet {
             List.of(KeyCombination.SHIFT_DOWN, KeyCombination.ALT_DOWN, KeyCombination.SHORTCUT_DOWN);
 
     private final Path stateFolder;
-    private final ReadOnlyObjectWrapper<Map<Action, KeyCodeCombination>> keys;
+    private final ObjectProperty<Map<Action, KeyCodeCombination>> keys;
 
     public KeySet(Path stateFolder) {
         this.stateFolder = stateFolder;
-        keys = new ReadOnlyObjectWrapper<>(atFirst());
+        keys = new SimpleObjectProperty<>(atFirst());
         if (Files.exists(file())) {
             read();
         }
@@ -81,10 +81,6 @@ public final class KeySet {
             out.put(action, action.keys());
         }
         return out;
-    }
-
-    public ReadOnlyObjectProperty<Map<Action, KeyCodeCombination>> keysProperty() {
-        return keys.getReadOnlyProperty();
     }
 
     public KeyCodeCombination of(Action action) {
@@ -150,7 +146,7 @@ public final class KeySet {
         keys.forEach((action, combination) -> {
             if (action.isHeld() && !combination.equals(new KeyCodeCombination(combination.getCode()))) {
                 throw new IllegalArgumentException("\"" + action.use()
-                        + "\" works while its key is held, so it needs one" + " without Shift, Ctrl or Alt.");
+                        + "\" works while its key is held, so it needs one without Shift, Ctrl or Alt.");
             }
         });
     }
@@ -163,7 +159,9 @@ public final class KeySet {
             other.put(pair.get(1), pair.get(0));
         }
         Map<Action, KeyCodeCombination> next = new EnumMap<>(keys.get());
-        next.replaceAll((action, now) -> action.isFixed() || !other.containsKey(now.getCode())
+        next.replaceAll((action, now) -> action.isFixed()
+                        || now.getShortcut() == KeyCombination.ModifierValue.DOWN
+                        || !other.containsKey(now.getCode())
                 ? now
                 : new KeyCodeCombination(
                         other.get(now.getCode()),

@@ -34,7 +34,7 @@ public abstract class Placing {
     public abstract Optional<Lie> at(Session session, int frame);
 
     /** @param from as it was placed at the frame when it was taken hold of */
-    public abstract Edit to(Session session, int frame, Placement from, Placement to);
+    public abstract Edit to(Session session, Placement from, Placement to);
 
     public static Placing footage(String id) {
         return new Placing() {
@@ -49,7 +49,7 @@ public abstract class Placing {
             }
 
             @Override
-            public Edit to(Session session, int frame, Placement from, Placement to) {
+            public Edit to(Session session, Placement from, Placement to) {
                 return ReferenceEdits.change("place footage", id, f -> f.withPlacement(to));
             }
         };
@@ -69,7 +69,7 @@ public abstract class Placing {
             }
 
             @Override
-            public Edit to(Session session, int frame, Placement from, Placement to) {
+            public Edit to(Session session, Placement from, Placement to) {
                 Timing.Span span = session.timing().spanProperty().get();
                 FrameRange frames =
                         span != null ? span.frames() : session.shot().setup().frames();
