@@ -6,8 +6,6 @@ import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
-import java.nio.ByteOrder;
-import java.nio.IntBuffer;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -17,10 +15,7 @@ import java.util.Optional;
 import java.util.function.IntPredicate;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
-import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
-import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
-import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.ffmpeg.global.avcodec;
 import org.bytedeco.ffmpeg.global.avformat;
 import org.bytedeco.ffmpeg.global.avutil;
@@ -47,8 +42,7 @@ public final class VideoDecoder implements AutoCloseable {
     private final AVPacket packet = avcodec.av_packet_alloc();
     private final AVFrame frame = avutil.av_frame_alloc();
     private final PacketIndex index;
-    private final int storedWidth;
-    private final int storedHeight;
+    private final StreamFacts facts;
 
     /** The key packet from which the decoder was fed in one run; -1 when it must be brought to one. */
     private int runStart = -1;
@@ -72,8 +66,7 @@ public final class VideoDecoder implements AutoCloseable {
         this.input = input;
         this.stream = stream;
         this.decoder = input.decoder(stream, THREADS);
-        this.storedWidth = decoder.width();
-        this.storedHeight = decoder.height();
+        this.facts = StreamFacts.of(input, stream, decoder);
         try {
             this.index = makeIndex();
         } catch (UnreadableException e) {
@@ -113,55 +106,31 @@ public final class VideoDecoder implements AutoCloseable {
 
     /** The size as it is meant to be seen: pixels made square, turned upright. */
     public PictureSize displaySize() {
-        int width = decoder.width();
-        int height = decoder.height();
-        AVRational aspect = input.stream(stream).codecpar().sample_aspect_ratio();
-        if (aspect.num() > 0 && aspect.den() > 0 && aspect.num() != aspect.den()) {
-            width = Math.max(1, (int) Math.round((double) width * aspect.num() / aspect.den()));
-        }
-        return turnDegrees() % 180 == 0 ? new PictureSize(width, height) : new PictureSize(height, width);
+        return facts.displaySize();
     }
 
     /** How far stored pictures are turned to stand upright, counter-clockwise: 0, 90, 180 or 270 degrees. */
     public int turnDegrees() {
-        AVPacketSideData side = avcodec.av_packet_side_data_get(
-                input.stream(stream).codecpar().coded_side_data(),
-                input.stream(stream).codecpar().nb_coded_side_data(),
-                avcodec.AV_PKT_DATA_DISPLAYMATRIX);
-        if (side == null || side.isNull() || side.size() < 36) {
-            return 0;
-        }
-        IntBuffer matrix = side.data()
-                .capacity(36)
-                .asByteBuffer()
-                .order(ByteOrder.nativeOrder())
-                .asIntBuffer();
-        double degrees = Math.toDegrees(Math.atan2(matrix.get(1), matrix.get(0)));
-        return Math.floorMod((int) Math.round(-degrees / 90) * 90, 360);
+        return facts.turnDegrees();
     }
 
     /** Whether the file says that its pictures hold two moments each, in turns of rows. */
     public boolean isInterlaced() {
-        int order = input.stream(stream).codecpar().field_order();
-        return order != avcodec.AV_FIELD_UNKNOWN && order != avcodec.AV_FIELD_PROGRESSIVE;
+        return facts.interlaced();
     }
 
     /** The rate that the file states, or the mean of its pictures. */
     public FrameRate rate() {
-        AVStream s = input.stream(stream);
-        AVRational stated = s.avg_frame_rate().num() > 0 ? s.avg_frame_rate() : s.r_frame_rate();
-        try {
-            return new FrameRate(stated.num(), stated.den());
-        } catch (IllegalArgumentException e) {
+        return facts.statedRate().orElseGet(() -> {
             double seconds = times().endSeconds(times().count() - 1);
             double mean = seconds > 0 ? times().count() / seconds : 24;
             return new FrameRate((int) Math.max(1, Math.min(1_000_000, Math.round(mean * 1000))), 1000);
-        }
+        });
     }
 
     /** When picture 0 is seen on the container's clock, in seconds: where the file's sound is anchored. */
     public double startSeconds() {
-        return index.firstSeen() * unitSeconds();
+        return index.firstSeen() * facts.unitSeconds();
     }
 
     /**
@@ -256,11 +225,11 @@ public final class VideoDecoder implements AutoCloseable {
         sendFailed = false;
         if (damageBefore) {
             doubts.put(n, name(n) + " is damaged, or leans on one that is: it may look wrong.");
-        } else if (frame.width() != storedWidth || frame.height() != storedHeight) {
+        } else if (frame.width() != facts.width() || frame.height() != facts.height()) {
             doubts.put(
                     n,
                     name(n) + " is stored as " + frame.width() + "x" + frame.height() + ", unlike the first, which is "
-                            + storedWidth + "x" + storedHeight + ": it is stretched to fit.");
+                            + facts.width() + "x" + facts.height() + ": it is stretched to fit.");
         } else {
             doubts.remove(n);
         }
@@ -421,16 +390,15 @@ public final class VideoDecoder implements AutoCloseable {
                     "has a track for pictures, but no picture in it",
                     "Copy it again, or choose another file.");
         }
-        requireSize();
+        facts.requireSize(input.file());
         return PacketIndex.haveTimes(packets)
-                ? PacketIndex.fromTimes(packets, unitSeconds(), pictureSeconds())
+                ? PacketIndex.fromTimes(packets, facts.unitSeconds(), facts.pictureSeconds())
                 : PacketIndex.fromDecoding(
-                        packets, orderOfDecoding(packets), unitSeconds(), pictureSeconds(), hasTimesOfDecodingOnly());
-    }
-
-    /** AVI counts packets: what its times say of B-pictures is when they are decoded, not when they are seen. */
-    private boolean hasTimesOfDecodingOnly() {
-        return input.context().iformat().name().getString().equals("avi");
+                        packets,
+                        orderOfDecoding(packets),
+                        facts.unitSeconds(),
+                        facts.pictureSeconds(),
+                        facts.hasTimesOfDecodingOnly());
     }
 
     /** For files without times: one pass through the decoder tells the order in which pictures are seen. */
@@ -459,28 +427,6 @@ public final class VideoDecoder implements AutoCloseable {
         }
         resetDecoder();
         return order.stream().mapToInt(Integer::intValue).distinct().toArray();
-    }
-
-    private void requireSize() throws UnreadableException {
-        try {
-            displaySize();
-        } catch (IllegalArgumentException e) {
-            throw UnreadableException.of(
-                    input.file(),
-                    "has pictures of " + decoder.width() + "x" + decoder.height(),
-                    "Each side must be 1 to " + PictureSize.LONGEST_SIDE + " pixels.",
-                    e);
-        }
-    }
-
-    private double unitSeconds() {
-        AVRational base = input.stream(stream).time_base();
-        return (double) base.num() / base.den();
-    }
-
-    private double pictureSeconds() {
-        AVRational stated = input.stream(stream).avg_frame_rate();
-        return stated.num() > 0 && stated.den() > 0 ? (double) stated.den() / stated.num() : 1.0 / 24;
     }
 
     private PictureUnavailableException damaged(int n) {
