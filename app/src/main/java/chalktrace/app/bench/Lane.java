@@ -7,6 +7,9 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.beans.InvalidationListener;
 import javafx.beans.Observable;
 import javafx.beans.WeakInvalidationListener;
@@ -21,6 +24,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
+import javafx.util.Duration;
 
 /**
  * One strip of the bench, painted by hand. Dragging an empty part pulls the shot through the gate; an item drags itself,
@@ -29,6 +33,11 @@ import javafx.scene.shape.Rectangle;
 abstract class Lane extends Region {
 
     static final double FOLDED_HEIGHT = 7;
+
+    /** So near to an end of the lane a drag goes on. */
+    private static final double EDGE_ZONE_PX = 24;
+
+    private static final double EDGE_FRAMES_A_SECOND = 24;
 
     private static final double CLICK_PX = 3;
     private static final double EDGE_PX = 5;
@@ -56,12 +65,19 @@ abstract class Lane extends Region {
     private int pressedFrame;
     private boolean dragging;
     private boolean choosing;
+    private int chosenFrom;
+    private MouseEvent lastDrag;
+
+    /** While a drag rests near an end of the lane, the shot goes on under it. */
+    private final Timeline atEdge =
+            new Timeline(new KeyFrame(Duration.seconds(1 / EDGE_FRAMES_A_SECOND), tick -> goOnAtEdge()));
 
     Lane(String name, double openHeight, Session session, BenchScale scale) {
         this.session = session;
         this.scale = scale;
         this.name = name;
         this.openHeight = openHeight;
+        atEdge.setCycleCount(Animation.INDEFINITE);
         setAccessibleRole(AccessibleRole.SLIDER);
         setAccessibleText(name + " lane");
         getChildren().add(canvas);
@@ -237,7 +253,8 @@ abstract class Lane extends Region {
         pressedX = event.getX();
         pressedFrame = session.transport().frame();
         dragging = false;
-        choosing = event.isShiftDown() && !folded && chooseSpan(frameAt(pressedX), frameAt(pressedX), 0);
+        chosenFrom = frameAt(pressedX);
+        choosing = event.isShiftDown() && !folded && chooseSpan(chosenFrom, chosenFrom, 0);
         if (choosing) {
             held = null;
         } else if (event.isPrimaryButtonDown()) {
@@ -257,31 +274,59 @@ abstract class Lane extends Region {
         if (!dragging) {
             return;
         }
-        double frames = (event.getX() - pressedX) / scale.pixelsPerFrame();
-        if (choosing) {
-            chooseSpan(frameAt(pressedX), frameAt(event.getX()), event.getY());
-        } else if (held == null) {
+        if (choosing || held != null) {
+            lastDrag = event;
+            dragTo(event);
+            boolean isAtEdge = event.getX() < EDGE_ZONE_PX || event.getX() > getWidth() - EDGE_ZONE_PX;
+            if (isAtEdge && atEdge.getStatus() != Animation.Status.RUNNING) {
+                atEdge.playFromStart();
+            } else if (!isAtEdge) {
+                atEdge.stop();
+            }
+        } else {
             letGo();
             setCursor(Cursor.CLOSED_HAND);
-            session.transport().go(pressedFrame - (int) Math.round(frames));
-        } else {
-            held.select().run();
-            session.view().pushesWhatFollowsProperty().set(event.isAltDown());
-            session.document().preview(held.edit().apply(frames));
+            session.transport().go(pressedFrame - (int) Math.round((event.getX() - pressedX) / scale.pixelsPerFrame()));
         }
         event.consume();
     }
 
+    private void dragTo(MouseEvent event) {
+        if (choosing) {
+            chooseSpan(chosenFrom, frameAt(event.getX()), event.getY());
+        } else if (held != null) {
+            held.select().run();
+            session.view().pushesWhatFollowsProperty().set(event.isAltDown());
+            session.document().preview(held.edit().apply(draggedFrames(event)));
+        }
+    }
+
+    /** How far the pointer has gone over the shot, also where the shot has gone on under it. */
+    private double draggedFrames(MouseEvent event) {
+        return (event.getX() - pressedX) / scale.pixelsPerFrame()
+                + session.transport().frame()
+                - pressedFrame;
+    }
+
+    private void goOnAtEdge() {
+        int by = lastDrag.getX() < getWidth() / 2 ? -1 : 1;
+        int to = session.transport().frame() + by;
+        if (to >= 0 && to < session.shot().setup().length()) {
+            session.transport().go(to);
+            dragTo(lastDrag);
+        }
+    }
+
     private void release(MouseEvent event) {
+        atEdge.stop();
         if (choosing && dragging) {
             // The last movement may come with the release only.
-            chooseSpan(frameAt(pressedX), frameAt(event.getX()), event.getY());
+            chooseSpan(chosenFrom, frameAt(event.getX()), event.getY());
         }
         if (held != null && dragging) {
-            Edit edit = held.edit().apply((event.getX() - pressedX) / scale.pixelsPerFrame());
+            Edit edit = held.edit().apply(draggedFrames(event));
             session.document().preview(null);
             session.document().apply(edit);
-
         } else if (held != null) {
             held.select().run();
         } else if (!dragging && !choosing) {

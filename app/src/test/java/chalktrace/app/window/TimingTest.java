@@ -22,6 +22,7 @@ import java.nio.file.Files;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -253,5 +254,24 @@ class TimingTest {
         assertThat(window.session.transport().frame())
                 .as("the shot was not pulled")
                 .isZero();
+    }
+
+    @Test
+    void aDragThatRestsAtTheLanesEndGoesOn(FxRobot robot) {
+        draw(robot, 0, 100, 100, 200, 100);
+        Node lane = robot.lookup(node -> "rough lane".equals(node.getAccessibleText()))
+                .query();
+        var box = lane.localToScreen(lane.getBoundsInLocal());
+        robot.interact(() -> window.session.transport().go(0));
+        double y = box.getMinY() + box.getHeight() / 2;
+        double end = box.getMinX() + box.getWidth() / 2 - FRAME_PX / 2 + 2 * FRAME_PX;
+        double edge = box.getMaxX() - 10;
+        robot.moveTo(end, y).press(MouseButton.PRIMARY).moveTo(end + 40, y).moveTo(edge, y);
+        window.await(() -> window.session.transport().frame() >= 6);
+        robot.release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        int frame = window.session.transport().frame();
+        long held = Math.min(48, 2 + Math.round((edge - end) / FRAME_PX + frame));
+        assertThat(runs()).containsExactly("0:" + held + ":1");
     }
 }

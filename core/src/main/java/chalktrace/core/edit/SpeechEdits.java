@@ -124,7 +124,7 @@ public final class SpeechEdits {
 
     /** Of a shot in which drawings have moved: mouths stay with their words; without words they move like any drawing. */
     static Shot mouthsKept(Shot shot) {
-        return shot.words().isEmpty() ? shot : mouthsSet(shot);
+        return shot.words().isEmpty() ? mouthsAdopted(shot) : mouthsSet(shot);
     }
 
     /** Does the same with each who speaks as the one that is worked on. */

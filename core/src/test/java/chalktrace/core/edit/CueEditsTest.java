@@ -13,9 +13,14 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Word;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.time.FrameRange;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import net.jqwik.api.Assume;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
 class CueEditsTest {
@@ -107,6 +112,28 @@ class CueEditsTest {
         assertThat(moved.sounds().get(0).startSeconds()).isEqualTo(-1);
         assertThat(moved.words()).isEqualTo(shot.words());
         assertThat(only(moved).seconds()).isEqualTo(0.25);
+    }
+
+    @Property
+    void framesPutInOrTakenOutBesideACueAndItsPictureKeepThemTogether(
+            @ForAll @IntRange(min = 8, max = 40) int picture,
+            @ForAll @IntRange(min = 8, max = 40) int sound,
+            @ForAll @IntRange(max = 47) int at,
+            @ForAll @IntRange(min = 1, max = 6) int count,
+            @ForAll boolean removed) {
+        Shot shot = Shots.after(Shots.empty(), CueEdits.add(List.of(cue("step", sound / 24.0))));
+        String id = only(shot).id();
+        Shot tied = Shots.after(shot, CueEdits.tie(id, Optional.empty(), picture));
+        int reach = removed ? count : 0;
+        boolean between = at + reach > Math.min(picture, sound) && at <= Math.max(picture, sound);
+        Assume.that(!between && at + reach <= 48);
+        ShotTimingEdits.Along along = new ShotTimingEdits.Along(true, true);
+        Shot changed = Shots.after(
+                tied,
+                removed
+                        ? ShotTimingEdits.removeFrames(FrameRange.of(at, count), along)
+                        : ShotTimingEdits.insertFrames(at, count, along));
+        assertThat(CueEdits.secondsToPicture(changed, id)).isCloseTo(CueEdits.secondsToPicture(tied, id), within(1e-9));
     }
 
     private static List<Integer> closed(Shot shot) {
