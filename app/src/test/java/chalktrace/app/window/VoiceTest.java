@@ -260,6 +260,30 @@ class VoiceTest {
     }
 
     @Test
+    void theLineInTheTrayGoesToAWordAndShowsWhichIsSaid(FxRobot robot) throws Exception {
+        bare(robot);
+        align(robot, "Seller: Careful now. It's hotter than it looks.");
+        List<Label> words =
+                robot.lookup(".line-word").queryAllAs(Label.class).stream().toList();
+        assertThat(words)
+                .extracting(Label::getText)
+                .isEqualTo(shot().words().stream().map(Word::text).toList());
+        Label hotter = words.get(3);
+        robot.clickOn(hotter);
+        assertThat(window.session.transport().frame())
+                .isEqualTo(
+                        shot().setup().rate().nearestFrame(shot().words().get(3).startSeconds()));
+        assertThat(hotter.getStyleClass()).contains("chosen");
+        robot.interact(() -> window.session
+                .transport()
+                .go((int) Math.ceil(24 * shot().words().get(3).endSeconds()) - 2));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(words.stream().filter(word -> word.getStyleClass().contains("current")))
+                .containsExactly(hotter);
+        assertThat(robot.lookup("Seller:").tryQuery()).isPresent();
+    }
+
+    @Test
     void mouthsOfTwoWhoSpeakLieOnLevelsOfTheirOwnAndArePlacedByHand(FxRobot robot) throws Exception {
         window.open(demo);
         robot.interact(() -> {

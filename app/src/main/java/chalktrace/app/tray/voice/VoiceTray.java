@@ -4,6 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.keys.Action;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
@@ -16,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -34,16 +36,15 @@ public final class VoiceTray extends VBox {
         this.session = session;
         this.files = files;
         getStyleClass().add("content");
+        Button wordHere = Buttons.edged(Icons.ADD, "", typeWord);
+        wordHere.textProperty().bind(session.keys().words("Word at the gate (%s)", Action.WORD));
         getChildren()
                 .addAll(
                         Rows.section("Script"),
                         new ScriptRows(session),
+                        new SpokenLine(session),
                         new WordRows(session),
-                        new Fold(
-                                "words",
-                                false,
-                                new HBox(6, Buttons.edged(Icons.ADD, "Word at the gate (Enter)", typeWord)),
-                                words),
+                        new Fold("words", false, new HBox(6, wordHere), words),
                         new MouthRows(session, files),
                         new CueRows(session, typeCue),
                         new Fold("sounds", false, new RecordRows(session), cards),

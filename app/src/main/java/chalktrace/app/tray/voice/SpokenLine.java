@@ -1,0 +1,121 @@
+package chalktrace.app.tray.voice;
+
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Selection.Item;
+import chalktrace.app.session.Session;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.shot.Word;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+
+/** The words about the gate as they are read, each tinted by how sure its place is; the one at the gate stands out. */
+final class SpokenLine extends FlowPane {
+
+    /** So many words before the gate's and after it are shown. */
+    private static final int AROUND = 24;
+
+    private static final double SURE = 0.8;
+    private static final double DOUBTFUL = 0.5;
+
+    private final Session session;
+    private final List<Label> labels = new ArrayList<>();
+    private List<Word> shown = List.of();
+
+    SpokenLine(Session session) {
+        super(2, 4);
+        this.session = session;
+        setId("spoken-line");
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shownProperty(),
+                session.transport().frameProperty(),
+                session.selection().itemProperty());
+    }
+
+    private void show() {
+        List<Word> all = session.document().shown().words();
+        double gate = session.shot().setup().rate().seconds(session.transport().frame());
+        int at = wordAt(all, gate);
+        List<Word> about = all.subList(Math.max(0, at - AROUND), Math.min(all.size(), at + AROUND + 1));
+        if (!about.equals(shown)) {
+            shown = List.copyOf(about);
+            build();
+        }
+        for (int i = 0; i < labels.size(); i++) {
+            Word word = shown.get(i);
+            Label label = labels.get(i);
+            label.getStyleClass().removeAll("current", "chosen");
+            if (word.startSeconds() <= gate && gate < word.endSeconds()) {
+                label.getStyleClass().add("current");
+            }
+            if (session.selection().isChosen(Item.Kind.WORD, word.id())) {
+                label.getStyleClass().add("chosen");
+            }
+        }
+    }
+
+    /** The index of the last word that has started; 0 before the first. */
+    private static int wordAt(List<Word> words, double seconds) {
+        int low = 0;
+        int high = words.size() - 1;
+        while (low < high) {
+            int middle = (low + high + 1) / 2;
+            if (words.get(middle).startSeconds() <= seconds) {
+                low = middle;
+            } else {
+                high = middle - 1;
+            }
+        }
+        return low;
+    }
+
+    private void build() {
+        labels.clear();
+        List<Node> nodes = new ArrayList<>();
+        String speaker = "";
+        for (Word word : shown) {
+            if (!word.speaker().equals(speaker)) {
+                speaker = word.speaker();
+                nodes.add(Rows.quiet(speaker.isEmpty() ? "\u2013" : speaker + ":"));
+            }
+            Label label = label(word);
+            labels.add(label);
+            nodes.add(label);
+        }
+        getChildren().setAll(nodes);
+        setVisible(!nodes.isEmpty());
+        setManaged(!nodes.isEmpty());
+    }
+
+    private Label label(Word word) {
+        ShotSetup setup = session.shot().setup();
+        int frame = setup.rate().nearestFrame(word.startSeconds());
+        Label label = new Label(word.text());
+        label.getStyleClass()
+                .addAll(
+                        "line-word",
+                        word.pinned()
+                                ? "pinned"
+                                : word.sureness() >= SURE ? "sure" : word.sureness() < DOUBTFUL ? "doubtful" : "fair");
+        label.setTooltip(new Tooltip(
+                word.pinned()
+                        ? String.format(Locale.ROOT, "frame %d, set by hand", setup.number(frame))
+                        : String.format(
+                                Locale.ROOT,
+                                "frame %d, its place is sure by %.0f %%",
+                                setup.number(frame),
+                                100 * word.sureness())));
+        label.setOnMouseClicked(event -> {
+            session.selection().itemProperty().set(new Item(Item.Kind.WORD, word.id()));
+            session.transport().go(frame);
+        });
+        return label;
+    }
+}
