@@ -3,6 +3,7 @@ package chalktrace.app.cli;
 import chalktrace.core.shot.MouthChart;
 import chalktrace.core.shot.MouthRules;
 import chalktrace.core.shot.MouthSpan;
+import chalktrace.core.shot.Speaker;
 import chalktrace.core.shot.Word;
 import chalktrace.core.speech.PhoneMouths;
 import chalktrace.core.time.FrameRate;
@@ -29,6 +30,9 @@ final class MouthOptions {
     @Option(names = "--twos", description = "Change mouths on every second frame only.")
     boolean twos;
 
+    @Option(names = "--of", paramLabel = "NAME", description = "Mouths of one who speaks; without it of all.")
+    String speaker;
+
     MouthChart chart() throws UnreadableException {
         return switch (chart) {
             case "ten" -> MouthChart.TEN;
@@ -48,7 +52,23 @@ final class MouthOptions {
                 twos ? 2 : 1,
                 true);
         int frames = Math.max(1, (int) Math.ceil(seconds * rate.framesPerSecond() - 1e-6));
-        return PhoneMouths.of(words, chart(), rules, rate, frames);
+        return PhoneMouths.of(spoken(words), chart(), rules, rate, frames);
+    }
+
+    private List<Word> spoken(List<Word> words) {
+        if (speaker == null) {
+            return words;
+        }
+        List<String> names = words.stream()
+                .map(Word::speaker)
+                .filter(name -> !name.isEmpty())
+                .distinct()
+                .toList();
+        if (!names.contains(speaker)) {
+            throw new IllegalArgumentException("Nobody called " + speaker + " speaks here; "
+                    + (names.isEmpty() ? "nobody is named." : "those who do are " + String.join(", ", names) + "."));
+        }
+        return words.stream().filter(Speaker.EVERYBODY.withName(speaker)::says).toList();
     }
 
     static void perFrame(ArrayNode to, List<MouthSpan> mouths) {

@@ -167,6 +167,27 @@ class SpeechCommandsTest {
     }
 
     @Test
+    void mouthsOfOneWhoSpeaksRestWhileTheOtherDoes() throws Exception {
+        Path sound = demo("kettle-line.wav");
+        Path script = Files.writeString(folder.resolve("two.txt"), "Ada: Careful now.\nBo: It's hotter than it looks.");
+        assertThat(run("align", sound, "--script", script, "--of", "Bo", "--json"))
+                .as(line.err())
+                .isZero();
+        JsonNode found = new ObjectMapper().readTree(line.out());
+        assertThat(found.path("words").findValuesAsText("speaker"))
+                .containsExactly("Ada", "Ada", "Bo", "Bo", "Bo", "Bo", "Bo");
+        int starts = found.path("words").get(2).path("startFrame").asInt();
+        for (JsonNode mouth : found.path("mouths")) {
+            if (mouth.path("frame").asInt() < starts - 3) {
+                assertThat(mouth.path("mouth").asText()).isEqualTo("rest");
+            }
+        }
+        assertThat(found.path("mouths").findValuesAsText("mouth")).contains("open");
+        assertThat(run("align", sound, "--script", script, "--of", "Cy")).isEqualTo(1);
+        assertThat(line.err()).contains("Ada, Bo").hasLineCount(1);
+    }
+
+    @Test
     void badScriptsAndSoundsAreOneLine() throws Exception {
         Path sound = demo("kettle-line.wav");
         Path empty = Files.writeString(folder.resolve("empty.txt"), " \u2615 \n");
