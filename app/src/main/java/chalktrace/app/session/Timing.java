@@ -196,7 +196,7 @@ public final class Timing {
         apply(s -> OntoTwos.apply(OntoTwos.proposal(document.shot(), every), referencesFollow.get()));
     }
 
-    /** Makes empty drawings where the current level has none to start on a rhythm, within the span or the whole shot. */
+    /** Makes empty drawings on a rhythm where the levels show nothing, within the span or the whole shot. */
     public void makeMissing(int every) {
         Span now = span.get() == null
                 ? new Span(
