@@ -145,7 +145,7 @@ class TimingSessionTest {
         assertThat(found).allMatch(finding -> finding.kind() == ExposureChecks.Kind.EMPTY_SHOWN);
         // Frames are told in the shot's numbering, from 1.
         assertThat(bare.get(() -> timing.words(found.get(0))))
-                .contains("drawing 2")
+                .contains("drawing 3")
                 .contains("frame 3");
     }
 }
