@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.edit.SoundEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Shot;
@@ -9,6 +10,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** Moves sounds on the ruler, and what is in them with them. Lives on the FX thread. */
 public final class SoundMoves {
@@ -28,18 +30,37 @@ public final class SoundMoves {
 
     /** Moves a sound; the cues in it go along, and the words where it is the voice. */
     public void move(String name, String soundId, double bySeconds) {
+        document.apply(SoundEdits.move(
+                name, soundId, bySeconds, along(clip -> clip.id().equals(soundId))));
+    }
+
+    /** Lets footage start on another frame; what is in the sound that is attached to it goes along. */
+    public void moveFootage(String footageId, int startFrame) {
+        document.apply(ReferenceEdits.moveTo(
+                footageId, startFrame, along(clip -> clip.footage().equals(footageId))));
+    }
+
+    /** The ids of the cues that lie in such sounds, and of the words in those that are the voice. */
+    private Set<String> along(Predicate<SoundClip> moving) {
         Shot shot = document.shot();
-        Set<String> along = new HashSet<>();
-        shot.cues().stream()
-                .filter(cue ->
-                        soundOf(cue).filter(clip -> clip.id().equals(soundId)).isPresent())
-                .map(Cue::id)
-                .forEach(along::add);
-        voice.clip().filter(clip -> clip.id().equals(soundId)).ifPresent(clip -> shot.words().stream()
+        Set<String> out = new HashSet<>();
+        for (Cue cue : shot.cues()) {
+            Optional<SoundClip> in = soundOf(cue).or(() -> shot.sounds().stream()
+                    .filter(clip -> isIn(clip, cue.seconds()))
+                    .findFirst());
+            in.filter(moving).ifPresent(clip -> out.add(cue.id()));
+        }
+        shot.sounds().stream().filter(moving).filter(this::isTheVoice).forEach(clip -> shot.words().stream()
                 .filter(word -> isIn(clip, word.startSeconds()))
                 .map(Word::id)
-                .forEach(along::add));
-        document.apply(SoundEdits.move(name, soundId, bySeconds, along));
+                .forEach(out::add));
+        return out;
+    }
+
+    /** A sound that was chosen for the voice, or in which all words lie: a short effect beside the words is none. */
+    private boolean isTheVoice(SoundClip clip) {
+        return clip.id().equals(voice.chosenProperty().get())
+                || document.shot().words().stream().allMatch(word -> isIn(clip, word.startSeconds()));
     }
 
     /** The shortest of the sounds in which a cue lies that go their own way. */

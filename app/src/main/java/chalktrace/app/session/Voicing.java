@@ -143,6 +143,7 @@ public final class Voicing {
             return;
         }
         document.apply(aligned.edit());
+        voice.chosenProperty().set(heard.clip().id());
         Alignment found = aligned.found();
         double start = heard.clip().startSeconds();
         report.set(new Report(

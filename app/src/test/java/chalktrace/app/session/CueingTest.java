@@ -5,14 +5,17 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.testing.BareSession;
 import chalktrace.core.edit.CueEdits;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Word;
 import chalktrace.core.sound.Onsets;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.time.Conform;
 import chalktrace.media.sound.SoundFiles;
 import java.nio.file.Path;
 import java.util.List;
@@ -119,6 +122,43 @@ class CueingTest {
         assertThat(clip().startSeconds()).isCloseTo(STARTS + 0.5, TWO_MILLIS);
         assertThat(bare.shot().cues().get(0).seconds()).isCloseTo(1.0, TWO_MILLIS);
         assertThat(bare.shot().words().get(0).startSeconds()).isCloseTo(1.7, TWO_MILLIS);
+    }
+
+    @Test
+    void anEffectBesideTheWordsLeavesThemWhereTheyAre() {
+        Word later = new Word("word-2", "tock", 1.95, 1.99);
+        bare.run(() -> {
+            Shot shot = bare.session.shot();
+            bare.session
+                    .document()
+                    .apply(new Edit(
+                            "say more",
+                            before -> shot.withWords(List.of(shot.words().get(0), later))));
+            bare.session.soundMoves().move("move", "sound-1", 0.125);
+        });
+        assertThat(bare.shot().words()).extracting(Word::startSeconds).containsExactly(1.2, 1.95);
+        bare.run(() -> {
+            bare.session.voiceSound().chosenProperty().set("sound-1");
+            bare.session.soundMoves().move("move", "sound-1", 0.125);
+        });
+        assertThat(bare.shot().words()).extracting(Word::startSeconds).containsExactly(1.325, 1.95);
+    }
+
+    @Test
+    void footageTakesTheWordsOfItsOwnSoundAlong() {
+        bare.run(() -> {
+            Shot shot = bare.session.shot();
+            Footage clip = Footage.of(
+                    "footage-1",
+                    "clip",
+                    folder.resolve("clip.mp4").toString(),
+                    new Conform(0, 0, 24, 1, Conform.Pace.KEEP_TIME));
+            bare.session.document().apply(new Edit("a clip", before -> shot.withFootage(List.of(clip))
+                    .withSound("sound-1", sound -> sound.withFootage("footage-1"))));
+            bare.session.soundMoves().moveFootage("footage-1", 6);
+        });
+        assertThat(clip().startSeconds()).isCloseTo(STARTS + 0.25, TWO_MILLIS);
+        assertThat(bare.shot().words().get(0).startSeconds()).isCloseTo(1.45, TWO_MILLIS);
     }
 
     @Test

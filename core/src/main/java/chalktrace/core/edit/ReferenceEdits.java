@@ -8,6 +8,7 @@ import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /** Edits of footage and sound. */
@@ -36,16 +37,20 @@ public final class ReferenceEdits {
         return new Edit(name, shot -> shot.withSound(soundId, change));
     }
 
-    /** Lets footage start on another frame; its span, its views and the sound that is attached to it move along. */
-    public static Edit moveTo(String footageId, int startFrame) {
+    /**
+     * Lets footage start on another frame; its span, its views and the sound that is attached to it move along.
+     *
+     * @param along the ids of the words and cues that are in that sound
+     */
+    public static Edit moveTo(String footageId, int startFrame, Set<String> along) {
         return new Edit("move footage", shot -> shot.footage(footageId)
-                .map(clip -> moved(shot, clip, startFrame - clip.conform().startFrame()))
+                .map(clip -> moved(shot, clip, startFrame - clip.conform().startFrame(), along))
                 .orElse(shot));
     }
 
-    private static Shot moved(Shot shot, Footage clip, int by) {
+    private static Shot moved(Shot shot, Footage clip, int by, Set<String> along) {
         double seconds = shot.setup().rate().seconds(by);
-        return shot.withFootage(clip.id(), f -> f.withConform(
+        Shot moved = shot.withFootage(clip.id(), f -> f.withConform(
                                 f.conform().withStartFrame(f.conform().startFrame() + by))
                         .withSpan(f.span().map(span -> new FrameRange(span.start() + by, span.end() + by)))
                         .withViews(f.views().stream()
@@ -56,6 +61,7 @@ public final class ReferenceEdits {
                                 ? sound.withStart(sound.startSeconds() + seconds)
                                 : sound)
                         .toList());
+        return SoundEdits.carried(moved, seconds, along);
     }
 
     /** Lets a sound go its own way, apart from the footage that it came with. */

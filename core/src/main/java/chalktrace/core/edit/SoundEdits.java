@@ -43,19 +43,26 @@ public final class SoundEdits {
      * @param along the ids of the words and cues
      */
     public static Edit move(String name, String soundId, double bySeconds, Set<String> along) {
-        return new Edit(name, shot -> {
-            Shot moved = shot.withSound(soundId, clip -> clip.withStart(clip.startSeconds() + bySeconds))
-                    .withCues(shot.cues().stream()
-                            .map(cue -> along.contains(cue.id()) && cue.seconds() + bySeconds >= 0
-                                    ? cue.withSeconds(cue.seconds() + bySeconds)
-                                    : cue)
-                            .toList());
-            List<Word> words = shot.words().stream()
-                    .map(word -> along.contains(word.id()) && word.startSeconds() + bySeconds >= 0
-                            ? word.withTimes(word.startSeconds() + bySeconds, word.endSeconds() + bySeconds)
-                            : word)
-                    .toList();
-            return words.equals(shot.words()) ? moved : SpeechEdits.mouthsAnew(moved.withWords(words));
-        });
+        return new Edit(
+                name,
+                shot -> carried(
+                        shot.withSound(soundId, clip -> clip.withStart(clip.startSeconds() + bySeconds)),
+                        bySeconds,
+                        along));
+    }
+
+    /** With words and cues moved, and the mouths of the words. */
+    static Shot carried(Shot shot, double bySeconds, Set<String> along) {
+        Shot moved = shot.withCues(shot.cues().stream()
+                .map(cue -> along.contains(cue.id()) && cue.seconds() + bySeconds >= 0
+                        ? cue.withSeconds(cue.seconds() + bySeconds)
+                        : cue)
+                .toList());
+        List<Word> words = shot.words().stream()
+                .map(word -> along.contains(word.id()) && word.startSeconds() + bySeconds >= 0
+                        ? word.withTimes(word.startSeconds() + bySeconds, word.endSeconds() + bySeconds)
+                        : word)
+                .toList();
+        return words.equals(shot.words()) ? moved : SpeechEdits.mouthsAnew(moved.withWords(words));
     }
 }

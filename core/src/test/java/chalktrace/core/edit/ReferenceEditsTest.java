@@ -13,6 +13,7 @@ import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRange;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class ReferenceEditsTest {
@@ -36,7 +37,7 @@ class ReferenceEditsTest {
     void movedFootageTakesItsOwnSoundItsSpanAndItsViewsAlong() {
         Shot before = shot().withFootage("footage-1", f -> f.withSpan(Optional.of(new FrameRange(2, 9)))
                 .withViews(List.of(new StillView(3, 1, Region.WHOLE))));
-        Shot moved = apply(ReferenceEdits.moveTo("footage-1", 12), before);
+        Shot moved = apply(ReferenceEdits.moveTo("footage-1", 12, Set.of()), before);
         Footage clip = moved.footage().get(0);
         assertThat(clip.conform()).isEqualTo(CLIP.conform().withStartFrame(12));
         assertThat(clip.span()).contains(new FrameRange(14, 21));
@@ -49,7 +50,7 @@ class ReferenceEditsTest {
     @Test
     void detachedSoundStaysWhereItIsAndOutlivesItsFootage() {
         Shot detached = apply(ReferenceEdits.detach("sound-1"), shot());
-        assertThat(apply(ReferenceEdits.moveTo("footage-1", 12), detached)
+        assertThat(apply(ReferenceEdits.moveTo("footage-1", 12, Set.of()), detached)
                         .sounds()
                         .get(0)
                         .startSeconds())

@@ -4,7 +4,6 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
-import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FrameRange;
@@ -64,12 +63,11 @@ final class FrameRows extends VBox {
     }
 
     private void startHere() {
-        session.document().apply(ReferenceEdits.moveTo(id, session.transport().frame()));
+        session.soundMoves().moveFootage(id, session.transport().frame());
     }
 
     private void move() {
-        session.document()
-                .apply(ReferenceEdits.moveTo(id, session.shot().setup().frame((int) start.value())));
+        session.soundMoves().moveFootage(id, session.shot().setup().frame((int) start.value()));
     }
 
     private void setSpan() {
