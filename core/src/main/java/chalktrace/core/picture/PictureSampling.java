@@ -8,11 +8,30 @@ public final class PictureSampling {
 
     private static final int SLOTS = 9;
 
+    /** Two rows of each of three planes. */
+    private static final int ROWS = 6;
+
     private final double first;
     private final double step;
     private final int count;
     private final Columns[] byShift = new Columns[3];
     private final int[][] scratch = new int[SLOTS][0];
+    private final Row[] rows = new Row[ROWS];
+    private int latest;
+
+    /** A part of a row of samples as numbers. */
+    private static final class Row {
+        private Plane plane;
+        private int number;
+        private int first;
+        private int count;
+        private int used;
+        private int[] values = new int[0];
+
+        boolean is(Plane other, int row, int from, int length) {
+            return plane == other && number == row && first == from && count == length;
+        }
+    }
 
     public PictureSampling(double first, double step, int count) {
         this.first = first;
@@ -54,6 +73,36 @@ public final class PictureSampling {
             scratch[slot] = new int[length];
         }
         return scratch[slot];
+    }
+
+    /**
+     * A part of a plane's row, 0 to 255 each. Rows that lie between the same two are asked for several times: the last few
+     * are kept.
+     */
+    int[] samples(Plane plane, int number, int first, int count) {
+        Row oldest = null;
+        for (int i = 0; i < ROWS; i++) {
+            Row row = rows[i];
+            if (row == null) {
+                row = new Row();
+                rows[i] = row;
+            }
+            if (row.is(plane, number, first, count)) {
+                row.used = ++latest;
+                return row.values;
+            }
+            oldest = oldest == null || row.used < oldest.used ? row : oldest;
+        }
+        oldest.plane = plane;
+        oldest.number = number;
+        oldest.first = first;
+        oldest.count = count;
+        oldest.used = ++latest;
+        if (oldest.values.length < count) {
+            oldest.values = new int[count];
+        }
+        plane.samples(number, first, count, oldest.values);
+        return oldest.values;
     }
 
     /** A position in the plane of chroma, whose samples lie in the middle of the luma samples that they serve. */

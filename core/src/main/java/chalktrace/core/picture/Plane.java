@@ -94,8 +94,9 @@ public final class Plane {
     }
 
     /** Fills a row by sampling between four neighbours: first the two rows are mixed, then the columns. */
-    void sampleRow(PictureSampling.Columns columns, int y, int count, int[] out, int[] mixed) {
-        mixRows(y, columns.first(), columns.span(), mixed);
+    void sampleRow(
+            PictureSampling sampling, PictureSampling.Columns columns, int y, int count, int[] out, int[] mixed) {
+        mixRows(sampling, y, columns.first(), columns.span(), mixed);
         // The last column mixes with itself.
         mixed[columns.span()] = mixed[columns.span() - 1];
         int[] index = columns.index();
@@ -111,13 +112,26 @@ public final class Plane {
      *
      * @param y the row's position in 24.8 fixed point
      */
-    void mixRows(int y, int first, int count, int[] out) {
+    void mixRows(PictureSampling sampling, int y, int first, int count, int[] out) {
         int row = clamp(y >> 8, height);
         int fy = y < 0 ? 0 : y & 255;
-        int upper = row * width + first;
-        int lower = (fy == 0 ? row : Math.min(row + 1, height - 1)) * width + first;
+        int[] upper = sampling.samples(this, row, first, count);
+        int[] lower = fy == 0 ? upper : sampling.samples(this, Math.min(row + 1, height - 1), first, count);
+        mix(upper, lower, fy, count, out);
+    }
+
+    private static void mix(int[] upper, int[] lower, int part, int count, int[] out) {
+        int rest = 256 - part;
         for (int x = 0; x < count; x++) {
-            out[x] = (samples[upper + x] & 255) * (256 - fy) + (samples[lower + x] & 255) * fy;
+            out[x] = upper[x] * rest + lower[x] * part;
+        }
+    }
+
+    /** A part of a row, 0 to 255 each. */
+    void samples(int row, int first, int count, int[] out) {
+        int from = row * width + first;
+        for (int x = 0; x < count; x++) {
+            out[x] = samples[from + x] & 255;
         }
     }
 

@@ -83,9 +83,9 @@ public final class YuvPicture extends Picture {
         PictureSampling.Columns chromaColumns = columns.columns(shiftX, blue.width());
         int[] mixed = columns.scratch(3, Math.max(lumaColumns.span(), chromaColumns.span()) + 1);
         int chromaRow = PictureSampling.fixed(PictureSampling.toChroma(row, shiftY));
-        luma.sampleRow(lumaColumns, PictureSampling.fixed(row), count, y, mixed);
-        blue.sampleRow(chromaColumns, chromaRow, count, u, mixed);
-        red.sampleRow(chromaColumns, chromaRow, count, v, mixed);
+        luma.sampleRow(columns, lumaColumns, PictureSampling.fixed(row), count, y, mixed);
+        blue.sampleRow(columns, chromaColumns, chromaRow, count, u, mixed);
+        red.sampleRow(columns, chromaColumns, chromaRow, count, v, mixed);
         toArgb(y, u, v, count, out);
     }
 
@@ -121,7 +121,7 @@ public final class YuvPicture extends Picture {
         int[] right = rows.scratch(8, pairs);
         int from = Math.max(0, firstPair - 1);
         int to = Math.min(plane.width() - 1, firstPair + pairs);
-        plane.mixRows(row, from, to - from + 1, neighbours);
+        plane.mixRows(rows, row, from, to - from + 1, neighbours);
         if (from == firstPair) {
             System.arraycopy(neighbours, 0, neighbours, 1, to - from + 1);
         }
