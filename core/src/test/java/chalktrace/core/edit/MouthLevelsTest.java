@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.core.between.PartMotion;
+import chalktrace.core.render.MouthLayer;
+import chalktrace.core.render.SceneOptions;
+import chalktrace.core.render.Scenes;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
@@ -22,6 +25,7 @@ import chalktrace.core.time.FrameRange;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -180,6 +184,28 @@ class MouthLevelsTest {
         assertThat(level(bo).name()).isEqualTo("mouths of Bo");
         assertThat(moves(bo, 0, 0.8)).isFalse();
         assertThat(moves(bo, 0.8, 2)).isTrue();
+    }
+
+    @Test
+    void paintedMouthsOfAllWhoSpeakAreSeen() {
+        Shot shot = Shots.after(
+                Shots.empty(),
+                SpeechEdits.addWord(new Word("word-1", "map", 0.25, 0.75).withSpeaker("Ada")),
+                SpeechEdits.addWord(new Word("word-2", "bob", 1.0, 1.5).withSpeaker("Bo")),
+                SpeechEdits.placeMouths(PLACE),
+                SpeechEdits.speaker("Ada"),
+                SpeechEdits.speaker("Bo"),
+                SpeechEdits.placeMouths(new MouthPlace(700, 300, 60, true)));
+        assertThat(mouthsSeen(shot, 8)).isEqualTo(2);
+        Shot hidden = Shots.after(shot, SpeechEdits.placeMouths(new MouthPlace(700, 300, 60, false)));
+        assertThat(mouthsSeen(hidden, 8)).isEqualTo(1);
+    }
+
+    private static long mouthsSeen(Shot shot, int frame) {
+        SceneOptions options = new SceneOptions(true, Optional.empty(), Optional.empty(), Optional.empty());
+        return Scenes.of(shot, frame, options, (footage, at) -> Optional.empty()).layers().stream()
+                .filter(MouthLayer.class::isInstance)
+                .count();
     }
 
     @Test
