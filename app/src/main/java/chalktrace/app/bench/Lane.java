@@ -309,6 +309,11 @@ abstract class Lane extends Region {
     }
 
     private void goOnAtEdge() {
+        if (getScene() == null) {
+            // The lane went while it was dragged, and its release with it.
+            atEdge.stop();
+            return;
+        }
         int by = lastDrag.getX() < getWidth() / 2 ? -1 : 1;
         int to = session.transport().frame() + by;
         if (to >= 0 && to < session.shot().setup().length()) {

@@ -16,11 +16,13 @@ import chalktrace.core.speech.Aligner;
 import chalktrace.core.speech.Alignment;
 import chalktrace.core.speech.Pronunciations;
 import chalktrace.core.speech.ScriptText;
+import chalktrace.media.UnreadableException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -90,9 +92,7 @@ public final class Voicing {
         aligning.set(jobs.runLong(
                 "align the script",
                 job -> {
-                    List<Speech.Saying> sayings = new ArrayList<>(dictionary.sayings());
-                    sayings.addAll(shot.speech().sayings());
-                    Pronunciations pronunciations = new Pronunciations(sayings);
+                    Pronunciations pronunciations = pronunciations(shot);
                     Map<Integer, Word> pinned = pinned(shot, script, heard);
                     List<Aligner.Pin> pins = pinned.entrySet().stream()
                             .map(entry -> new Aligner.Pin(
@@ -129,6 +129,18 @@ public final class Voicing {
                     aligning.set(null);
                     notices.unlessCancelled(problem);
                 }));
+    }
+
+    /** The person's dictionary, and before it what the shot has; a dictionary that was spoilt by hand is left out, and that is said. */
+    private Pronunciations pronunciations(Shot shot) {
+        List<Speech.Saying> sayings = new ArrayList<>();
+        try {
+            sayings.addAll(dictionary.sayings());
+        } catch (UnreadableException e) {
+            Platform.runLater(() -> notices.problem(e));
+        }
+        sayings.addAll(shot.speech().sayings());
+        return new Pronunciations(sayings);
     }
 
     private record Aligned(Alignment found, Edit edit, List<String> guessed) {}

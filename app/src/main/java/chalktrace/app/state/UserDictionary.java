@@ -9,13 +9,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.logging.Level;
-import java.util.logging.Logger;
 
 /** How a person's words are said, for all shots; kept in a file of the state folder that can be edited as text. */
 public final class UserDictionary {
-
-    private static final Logger LOG = Logger.getLogger(UserDictionary.class.getName());
 
     private final Path file;
 
@@ -23,14 +19,13 @@ public final class UserDictionary {
         file = stateFolder.resolve("words.dict");
     }
 
-    /** Read anew each time, so that it can be edited beside the program; none where it can't be read. */
-    public synchronized List<Saying> sayings() {
-        try {
-            return Files.exists(file) ? PronunciationFile.read(file) : List.of();
-        } catch (UnreadableException e) {
-            LOG.log(Level.WARNING, "the user's dictionary is left out", e);
-            return List.of();
-        }
+    /**
+     * Read anew each time, so that it can be edited beside the program.
+     *
+     * @throws UnreadableException when the file has come to be no dictionary
+     */
+    public synchronized List<Saying> sayings() throws UnreadableException {
+        return Files.exists(file) ? PronunciationFile.read(file) : List.of();
     }
 
     /**
@@ -39,7 +34,7 @@ public final class UserDictionary {
      * @throws UnreadableException when the file has come to be no dictionary; it is left as it is
      */
     public synchronized void keep(Saying saying) throws UnreadableException, UnwritableException {
-        List<Saying> all = new ArrayList<>(Files.exists(file) ? PronunciationFile.read(file) : List.of());
+        List<Saying> all = new ArrayList<>(sayings());
         String key = Pronunciations.key(saying.word());
         all.removeIf(other -> Pronunciations.key(other.word()).equals(key));
         all.add(new Saying(key, saying.phones()));

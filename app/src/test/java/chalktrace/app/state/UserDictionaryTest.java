@@ -35,7 +35,9 @@ class UserDictionaryTest {
         String text = ";;; mine\nKETTLE  K EH1 T AH0 L\ngloop  G L QQ P\n";
         Files.writeString(file, text);
         UserDictionary dictionary = new UserDictionary(folder);
-        assertThat(dictionary.sayings()).isEmpty();
+        assertThatThrownBy(dictionary::sayings)
+                .isInstanceOf(UnreadableException.class)
+                .hasMessageContaining("line 3");
         assertThatThrownBy(() -> dictionary.keep(new Saying("pier", List.of("P", "IH", "R"))))
                 .isInstanceOf(UnreadableException.class)
                 .hasMessageContaining("line 3")

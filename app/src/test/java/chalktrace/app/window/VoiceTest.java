@@ -260,6 +260,17 @@ class VoiceTest {
     }
 
     @Test
+    void aDictionaryThatWasSpoiltIsSaidAndTheLineIsAlignedWithoutIt(FxRobot robot) throws Exception {
+        bare(robot);
+        Files.writeString(folder.resolve("state").resolve("words.dict"), "kettle K EH\ngloop QQ\n");
+        align(robot, "Careful now. It's hotter than it looks.");
+        assertThat(robot.lookup("#notice").queryLabeled().getText())
+                .contains("words.dict")
+                .contains("line 2");
+        assertThat(shot().words()).hasSize(7);
+    }
+
+    @Test
     void theLineInTheTrayGoesToAWordAndShowsWhichIsSaid(FxRobot robot) throws Exception {
         bare(robot);
         align(robot, "Seller: Careful now. It's hotter than it looks.");

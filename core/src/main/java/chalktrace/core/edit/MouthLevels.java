@@ -31,7 +31,7 @@ public final class MouthLevels {
 
     private MouthLevels() {}
 
-    /** The mouth level of the speaker that is worked on: the one that is kept for him, else the first that is no other's. */
+    /** The mouth level of the speaker that is worked on: the one that is kept for them, else the first that is no other's. */
     public static Optional<Level> find(Shot shot) {
         Speech speech = shot.speech();
         Set<String> taken = speech.others().stream()

@@ -95,14 +95,19 @@ public final class RateEdits {
         return Math.max(0, rate.nearestFrame(setup.rate().seconds(Math.max(0, frame))));
     }
 
+    /** Where frames come to; at least one is left of them, not before one that is free. */
+    private static FrameRange moved(ShotSetup setup, FrameRate rate, FrameRange range, int free) {
+        int start = Math.max(free, moved(setup, rate, range.start()));
+        return new FrameRange(start, Math.max(start + 1, moved(setup, rate, range.end())));
+    }
+
     private static Exposures moved(ShotSetup setup, FrameRate rate, Exposures exposures) {
         List<Exposure> out = new ArrayList<>();
         int free = 0;
         for (Exposure run : exposures.runs()) {
-            int start = Math.max(free, moved(setup, rate, run.start()));
-            int end = Math.max(start + 1, moved(setup, rate, run.end()));
-            out.add(new Exposure(start, end - start, run.drawing(), run.placement()));
-            free = end;
+            FrameRange to = moved(setup, rate, run.range(), free);
+            out.add(new Exposure(to.start(), to.frames(), run.drawing(), run.placement()));
+            free = to.end();
         }
         return new Exposures(out);
     }
@@ -111,10 +116,9 @@ public final class RateEdits {
         List<MouthSpan> out = new ArrayList<>();
         int free = 0;
         for (MouthSpan span : mouths) {
-            int start = Math.max(free, moved(setup, rate, span.range().start()));
-            int end = Math.max(start + 1, moved(setup, rate, span.range().end()));
-            out.add(new MouthSpan(new FrameRange(start, end), span.shape(), span.byHand()));
-            free = end;
+            FrameRange to = moved(setup, rate, span.range(), free);
+            out.add(new MouthSpan(to, span.shape(), span.byHand()));
+            free = to.end();
         }
         return out;
     }

@@ -18,7 +18,7 @@ final class Raster {
     /** Runs closer than this are kept as one: a few clear words cost less than another run. */
     private static final int SMALLEST_GAP = 8;
 
-    /** A row of which less than this part is painted is laid over run by run. */
+    /** A row that has fewer painted words than this part of a tile's width is laid over run by run. */
     private static final int FULL_ROW = 6;
 
     private final int top;

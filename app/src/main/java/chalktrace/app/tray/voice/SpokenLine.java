@@ -17,8 +17,8 @@ import javafx.scene.layout.FlowPane;
 /** The words about the gate as they are read, each tinted by how sure its place is; the one at the gate stands out. */
 final class SpokenLine extends FlowPane {
 
-    /** So many words before the gate's and after it are shown. */
-    private static final int AROUND = 24;
+    /** So many words are shown at once; they stay where they are until the gate comes to the next. */
+    private static final int PAGE = 40;
 
     private static final double SURE = 0.8;
     private static final double DOUBTFUL = 0.5;
@@ -43,9 +43,10 @@ final class SpokenLine extends FlowPane {
         List<Word> all = session.document().shown().words();
         double gate = session.shot().setup().rate().seconds(session.transport().frame());
         int at = wordAt(all, gate);
-        List<Word> about = all.subList(Math.max(0, at - AROUND), Math.min(all.size(), at + AROUND + 1));
-        if (!about.equals(shown)) {
-            shown = List.copyOf(about);
+        int first = at / PAGE * PAGE;
+        List<Word> page = all.subList(first, Math.min(all.size(), first + PAGE));
+        if (!page.equals(shown)) {
+            shown = List.copyOf(page);
             build();
         }
         for (int i = 0; i < labels.size(); i++) {
