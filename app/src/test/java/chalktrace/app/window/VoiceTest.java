@@ -284,7 +284,8 @@ class VoiceTest {
         assertThat(window.session.transport().frame())
                 .isEqualTo(
                         shot().setup().rate().nearestFrame(shot().words().get(3).startSeconds()));
-        assertThat(hotter.getStyleClass()).contains("chosen");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(hotter.getStyleClass()).contains("chosen", "current");
         robot.interact(() -> window.session
                 .transport()
                 .go((int) Math.ceil(24 * shot().words().get(3).endSeconds()) - 2));

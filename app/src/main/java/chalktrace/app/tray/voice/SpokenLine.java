@@ -6,6 +6,7 @@ import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.Word;
+import chalktrace.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -41,7 +42,11 @@ final class SpokenLine extends FlowPane {
 
     private void show() {
         List<Word> all = session.document().shown().words();
-        double gate = session.shot().setup().rate().seconds(session.transport().frame());
+        FrameRate rate = session.shot().setup().rate();
+        int frame = session.transport().frame();
+        // The middle of the frame: a click goes to the frame nearest to a word's start, which may start a little before
+        // it.
+        double gate = (rate.seconds(frame) + rate.seconds(frame + 1)) / 2;
         int at = wordAt(all, gate);
         int first = at / PAGE * PAGE;
         List<Word> page = all.subList(first, Math.min(all.size(), first + PAGE));
