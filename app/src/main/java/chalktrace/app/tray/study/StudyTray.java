@@ -3,11 +3,13 @@ package chalktrace.app.tray.study;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.shot.Mark;
 import java.util.Locale;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -21,10 +23,12 @@ public final class StudyTray extends VBox {
     public StudyTray(Session session) {
         this.session = session;
         getStyleClass().add("content");
+        Button mark = Buttons.edged(Icons.ADD, "", () -> session.document()
+                .apply(MarkEdits.turn(session.transport().frame())));
+        mark.textProperty().bind(session.keys().words("Mark this frame (%s)", Action.MARK));
         getChildren()
                 .addAll(
-                        Buttons.edged(Icons.ADD, "Mark this frame", () -> session.document()
-                                .apply(MarkEdits.turn(session.transport().frame()))),
+                        mark,
                         Rows.hint("Once for a key, again for a breakdown, again for none."),
                         Rows.section("Keys and breakdowns"),
                         marks,
