@@ -19,7 +19,6 @@ import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeMaker;
 import chalktrace.core.stroke.StrokeSelection;
 import java.awt.geom.Rectangle2D;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -29,9 +28,6 @@ final class ChalkHand implements Hand {
     /** How near a guide a line has to start to run along it, in the board's own pixels. */
     private static final double GUIDE_REACH_PX = 10;
 
-    /** The steadied line lags: what it still has to catch up with lies within so many of its last samples. */
-    private static final int LAGGING_SAMPLES = 6;
-
     private final Session session;
     private final BoardView board;
     private StrokeMaker line;
@@ -39,7 +35,6 @@ final class ChalkHand implements Hand {
     /** In place of a free line while Shift is held; fed all the time, so that Shift may come and go. */
     private StraightLine ruled;
 
-    private List<PenSample> latest = new ArrayList<>();
     private Rectangle2D wholeBefore;
     private StrokeLanding landing;
     private Chalk chalk;
@@ -55,7 +50,6 @@ final class ChalkHand implements Hand {
         chalk = session.shot().chalk(session.selection().chalkProperty().get());
         line = maker();
         ruled = new StraightLine(chalk.id());
-        latest = new ArrayList<>();
         wholeBefore = null;
         draw(sample);
     }
@@ -109,7 +103,7 @@ final class ChalkHand implements Hand {
             case ELLIPSE ->
                 new DraggedEllipse(
                         chalk.id(), session.view().shiftHeldProperty().get());
-            case CLOSED -> new ClosedShape(chalk.id(), steadiness);
+            case CLOSED -> new ClosedShape(chalk.id(), steadiness, board.scale());
             case FREE -> {
                 Optional<EdgeMap> edges = session.snapping().edges();
                 if (edges.isPresent()) {
@@ -123,8 +117,8 @@ final class ChalkHand implements Hand {
                         ? session.shot().guides()
                         : List.of();
                 yield guides.isEmpty()
-                        ? new Ink(chalk.id(), steadiness)
-                        : new GuidedInk(chalk.id(), steadiness, guides, GUIDE_REACH_PX / board.scale());
+                        ? new Ink(chalk.id(), steadiness, board.scale())
+                        : new GuidedInk(chalk.id(), steadiness, board.scale(), guides, GUIDE_REACH_PX / board.scale());
             }
         };
     }
@@ -137,9 +131,10 @@ final class ChalkHand implements Hand {
     private void draw(PenSample sample) {
         line.add(sample);
         ruled.add(sample);
-        latest.add(sample);
         Stroke soFar = now().soFar();
-        board.showPen(new StrokeLayer(soFar, chalk, opacity()), now().changesAll() ? whole(soFar) : end());
+        board.showPen(
+                new StrokeLayer(soFar, chalk, opacity()),
+                now().changed().map(this::end).orElseGet(() -> whole(soFar)));
     }
 
     private double opacity() {
@@ -155,13 +150,8 @@ final class ChalkHand implements Hand {
         return touched;
     }
 
-    private Rectangle2D end() {
-        Rectangle2D touched = null;
-        for (PenSample sample : latest.subList(Math.max(0, latest.size() - LAGGING_SAMPLES), latest.size())) {
-            Rectangle2D place = new Rectangle2D.Double(sample.x(), sample.y(), 0, 0);
-            touched = touched == null ? place : touched.createUnion(place);
-        }
-        Rectangle2D box = grown(touched);
+    private Rectangle2D end(Rectangle2D changed) {
+        Rectangle2D box = grown(changed);
         // Where Shift has just been let go the ruled line has to vanish.
         Rectangle2D all = wholeBefore == null ? box : box.createUnion(wholeBefore);
         wholeBefore = null;

@@ -1,14 +1,16 @@
 package chalktrace.core.stroke;
 
+import java.awt.geom.Rectangle2D;
 import java.util.Arrays;
+import java.util.Optional;
 
 /** A line that ends where it began: the way back from where the pen was lifted is closed by itself. */
 public final class ClosedShape implements StrokeMaker {
 
     private final Ink ink;
 
-    public ClosedShape(String chalk, double steadiness) {
-        ink = new Ink(chalk, steadiness);
+    public ClosedShape(String chalk, double steadiness, double zoom) {
+        ink = new Ink(chalk, steadiness, zoom);
     }
 
     @Override
@@ -27,8 +29,8 @@ public final class ClosedShape implements StrokeMaker {
     }
 
     @Override
-    public boolean changesAll() {
-        return true;
+    public Optional<Rectangle2D> changed() {
+        return Optional.empty();
     }
 
     private Stroke closed(Stroke open) {

@@ -1,5 +1,8 @@
 package chalktrace.core.stroke;
 
+import java.awt.geom.Rectangle2D;
+import java.util.Optional;
+
 /** An ellipse in the box between where the pen came down and where it is. */
 public final class DraggedEllipse implements StrokeMaker {
 
@@ -47,7 +50,7 @@ public final class DraggedEllipse implements StrokeMaker {
     }
 
     @Override
-    public boolean changesAll() {
-        return true;
+    public Optional<Rectangle2D> changed() {
+        return Optional.empty();
     }
 }

@@ -1,8 +1,10 @@
 package chalktrace.core.stroke;
 
 import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A line that is being drawn along the edges of a picture: the wire from the last fixed place to the pen follows the
@@ -78,8 +80,8 @@ public final class EdgeInk implements StrokeMaker {
 
     /** The wire to the pen may run anywhere else with the next sample. */
     @Override
-    public boolean changesAll() {
-        return true;
+    public Optional<Rectangle2D> changed() {
+        return Optional.empty();
     }
 
     @Override

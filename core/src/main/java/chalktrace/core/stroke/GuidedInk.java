@@ -2,6 +2,7 @@ package chalktrace.core.stroke;
 
 import chalktrace.core.guide.Guide;
 import chalktrace.core.guide.Rail;
+import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Optional;
 
@@ -21,9 +22,12 @@ public final class GuidedInk implements StrokeMaker {
     private boolean decided;
     private boolean onRail;
 
-    /** @param reach how near a guide a line has to start, in shot pixels */
-    public GuidedInk(String chalk, double steadiness, List<Guide> guides, double reach) {
-        this.ink = new Ink(chalk, steadiness);
+    /**
+     * @param zoom as for {@link Ink}
+     * @param reach how near a guide a line has to start, in shot pixels
+     */
+    public GuidedInk(String chalk, double steadiness, double zoom, List<Guide> guides, double reach) {
+        this.ink = new Ink(chalk, steadiness, zoom);
         this.guides = List.copyOf(guides);
         this.reach = reach;
     }
@@ -64,7 +68,7 @@ public final class GuidedInk implements StrokeMaker {
 
     /** When a direction is found, the line so far swings onto it. */
     @Override
-    public boolean changesAll() {
-        return onRail || !decided;
+    public Optional<Rectangle2D> changed() {
+        return onRail || !decided ? Optional.empty() : ink.changed();
     }
 }

@@ -2,8 +2,10 @@ package chalktrace.core.stroke;
 
 import chalktrace.core.guide.Rail;
 import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The line that is being drawn: takes the pen's samples, steadies them, and gives the stroke so far and, at the end, the
@@ -14,39 +16,28 @@ public final class Ink implements StrokeMaker {
     /** How far the kept curve may lie from the steadied samples, in shot pixels (at 100 % zoom, screen pixels). */
     public static final double FIT_TOLERANCE_PX = 0.6;
 
-    /** Samples this close to a straight run add nothing that the fit could show. */
-    private static final double THINNING_PX = 0.05;
-
     /** Half way on the dial from raw to slow. */
     public static final double USUAL_STEADINESS = 0.5;
 
-    /** Hertz at rest, and hertz per pixel a second: found by hand on strokes of 30 to 3,000 pixels a second. */
-    private static final double CUTOFF = 8.0;
-
-    /** From one end of the dial to its middle the cutoff changes by this factor. */
-    private static final double DIAL_FACTOR = 8.0;
-
-    private static final double BETA = 0.02;
-
     private final String chalk;
-    private final OneEuroFilter steadyX;
-    private final OneEuroFilter steadyY;
-    private final OneEuroFilter steadyPressure = new OneEuroFilter(CUTOFF, 0);
-    private final List<PenSample> steadied = new ArrayList<>();
-    private PenSample latest;
+    private final SteadiedLine line;
+    private final double tolerance;
     private Rail rail;
+    private Optional<Rectangle2D> changed = Optional.empty();
 
     public Ink(String chalk) {
-        this(chalk, USUAL_STEADINESS);
+        this(chalk, USUAL_STEADINESS, 1);
     }
 
-    /** @param steadiness 0 for the hand's own line to 1 for a slow, smooth one */
-    public Ink(String chalk, double steadiness) {
+    /**
+     * @param steadiness 0 for the hand's own line to 1 for a slow, smooth one
+     * @param zoom pixels seen for a pixel of the shot: a line that is drawn enlarged is kept as much finer
+     */
+    public Ink(String chalk, double steadiness, double zoom) {
         this.chalk = chalk;
-        double cutoff = CUTOFF * Math.pow(DIAL_FACTOR, 1 - 2 * Math.max(0, Math.min(1, steadiness)));
-        double beta = BETA * 2 * (1 - Math.max(0, Math.min(0.95, steadiness)));
-        steadyX = new OneEuroFilter(cutoff, beta);
-        steadyY = new OneEuroFilter(cutoff, beta);
+        double enlarged = Math.max(1, zoom);
+        line = new SteadiedLine(steadiness, enlarged);
+        tolerance = FIT_TOLERANCE_PX / enlarged;
     }
 
     /** From now on, and from its start, the line runs along a guide. */
@@ -56,57 +47,57 @@ public final class Ink implements StrokeMaker {
 
     @Override
     public void add(PenSample sample) {
-        latest = sample;
-        steadied.add(new PenSample(
-                steadyX.filter(sample.x(), sample.seconds()),
-                steadyY.filter(sample.y(), sample.seconds()),
-                steadyPressure.filter(sample.pressure(), sample.seconds()),
-                sample.seconds()));
+        int stays = Math.max(0, line.settledBefore() - 1);
+        List<PenSample> before = line.isEmpty() ? List.of() : upToThePen(stays);
+        line.add(sample);
+        Rectangle2D box = new Rectangle2D.Double(sample.x(), sample.y(), 0, 0);
+        before.forEach(place -> box.add(place.x(), place.y()));
+        upToThePen(stays).forEach(place -> box.add(place.x(), place.y()));
+        changed = rail == null ? Optional.of(box) : Optional.empty();
     }
 
     public boolean isEmpty() {
-        return steadied.isEmpty();
+        return line.isEmpty();
     }
 
-    /** The samples after steadying, oldest first. */
+    /** The samples after steadying, oldest first: within {@link #FIT_TOLERANCE_PX} of the line through them lies what is kept. */
     public List<PenSample> samples() {
-        return List.copyOf(steadied);
+        return List.copyOf(upToThePen(0));
     }
 
     @Override
-    public boolean changesAll() {
-        return false;
+    public Optional<Rectangle2D> changed() {
+        return changed;
     }
 
     /** The line so far as straight pieces, cheap enough for every event of the pen. */
     @Override
     public Stroke soFar() {
-        return new Stroke(chalk, straight(upToThePen()));
+        return new Stroke(chalk, straight(upToThePen(0)));
     }
 
     /** The stroke that is kept: smooth, and reaching to where the pen was lifted. */
     @Override
     public Stroke finish() {
-        return new Stroke(
-                chalk, SchneiderFit.fit(DouglasPeucker.simplify(upToThePen(), THINNING_PX), FIT_TOLERANCE_PX));
+        return new Stroke(chalk, SchneiderFit.fit(upToThePen(0), line.corners(), tolerance));
     }
 
     /** Steadying lags; the last raw place closes the gap, so that a line ends where the pen left the paper. */
-    private List<PenSample> upToThePen() {
-        List<PenSample> all = new ArrayList<>(steadied);
-        PenSample end = steadied.get(steadied.size() - 1);
-        if (Math.hypot(end.x() - latest.x(), end.y() - latest.y()) > FIT_TOLERANCE_PX) {
-            all.add(new PenSample(latest.x(), latest.y(), end.pressure(), latest.seconds()));
+    private List<PenSample> upToThePen(int from) {
+        List<PenSample> samples = line.samples();
+        List<PenSample> all = new ArrayList<>(samples.subList(from, samples.size()));
+        PenSample end = samples.get(samples.size() - 1);
+        PenSample pen = line.latestRaw();
+        if (Math.hypot(end.x() - pen.x(), end.y() - pen.y()) > tolerance) {
+            all.add(new PenSample(pen.x(), pen.y(), end.pressure(), pen.seconds()));
         }
-        if (rail == null) {
-            return all;
+        if (rail != null) {
+            all.replaceAll(sample -> {
+                Point2D place = rail.nearest(sample.x(), sample.y());
+                return new PenSample(place.getX(), place.getY(), sample.pressure(), sample.seconds());
+            });
         }
-        return all.stream()
-                .map(sample -> {
-                    Point2D place = rail.nearest(sample.x(), sample.y());
-                    return new PenSample(place.getX(), place.getY(), sample.pressure(), sample.seconds());
-                })
-                .toList();
+        return all;
     }
 
     private static Curve straight(List<PenSample> samples) {

@@ -9,8 +9,10 @@ package chalktrace.core.stroke;
  * @param tip of the chalk
  * @param faintest the share of the opacity at a touch, 0 to 1; 1 for a line that pressure does not fade
  * @param answer how much of the pen's pressure counts
+ * @param ends how it ends and turns corners
  */
-public record LineShape(double width, double thinnest, double taperPx, Tip tip, double faintest, PressureCurve answer) {
+public record LineShape(
+        double width, double thinnest, double taperPx, Tip tip, double faintest, PressureCurve answer, LineEnds ends) {
 
     public static final double WIDEST = 400;
 
@@ -40,6 +42,11 @@ public record LineShape(double width, double thinnest, double taperPx, Tip tip, 
         }
     }
 
+    /** With round ends and corners. */
+    public LineShape(double width, double thinnest, double taperPx, Tip tip, double faintest, PressureCurve answer) {
+        this(width, thinnest, taperPx, tip, faintest, answer, LineEnds.ROUND);
+    }
+
     /** Of one opacity, with an even answer to pressure. */
     public LineShape(double width, double thinnest, double taperPx, Tip tip) {
         this(width, thinnest, taperPx, tip, 1, PressureCurve.EVEN);
@@ -51,27 +58,31 @@ public record LineShape(double width, double thinnest, double taperPx, Tip tip, 
     }
 
     public LineShape withWidth(double newWidth) {
-        return new LineShape(newWidth, thinnest, taperPx, tip, faintest, answer);
+        return new LineShape(newWidth, thinnest, taperPx, tip, faintest, answer, ends);
     }
 
     public LineShape withThinnest(double share) {
-        return new LineShape(width, share, taperPx, tip, faintest, answer);
+        return new LineShape(width, share, taperPx, tip, faintest, answer, ends);
     }
 
     public LineShape withTaper(double px) {
-        return new LineShape(width, thinnest, px, tip, faintest, answer);
+        return new LineShape(width, thinnest, px, tip, faintest, answer, ends);
     }
 
     public LineShape withTip(Tip newTip) {
-        return new LineShape(width, thinnest, taperPx, newTip, faintest, answer);
+        return new LineShape(width, thinnest, taperPx, newTip, faintest, answer, ends);
     }
 
     public LineShape withFaintest(double share) {
-        return new LineShape(width, thinnest, taperPx, tip, share, answer);
+        return new LineShape(width, thinnest, taperPx, tip, share, answer, ends);
     }
 
     public LineShape withAnswer(PressureCurve newAnswer) {
-        return new LineShape(width, thinnest, taperPx, tip, faintest, newAnswer);
+        return new LineShape(width, thinnest, taperPx, tip, faintest, newAnswer, ends);
+    }
+
+    public LineShape withEnds(LineEnds newEnds) {
+        return new LineShape(width, thinnest, taperPx, tip, faintest, answer, newEnds);
     }
 
     /** Half the line's width in pixels, away from its ends. */

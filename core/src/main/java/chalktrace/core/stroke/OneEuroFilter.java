@@ -14,6 +14,7 @@ public final class OneEuroFilter {
     private final double beta;
     private double value = Double.NaN;
     private double speed;
+    private boolean atFullSpeed;
     private double lastSeconds;
 
     /**
@@ -23,6 +24,26 @@ public final class OneEuroFilter {
     public OneEuroFilter(double minCutoff, double beta) {
         this.minCutoff = minCutoff;
         this.beta = beta;
+    }
+
+    /**
+     * One that takes the first step's speed as it is. A fast hand is fast from its first step: the paper's start from rest would
+     * hold its line back by tens of pixels.
+     */
+    static OneEuroFilter startingAtFullSpeed(double minCutoff, double beta) {
+        OneEuroFilter filter = new OneEuroFilter(minCutoff, beta);
+        filter.atFullSpeed = true;
+        return filter;
+    }
+
+    /** One in the same state, that goes on by itself. */
+    OneEuroFilter copy() {
+        OneEuroFilter copy = new OneEuroFilter(minCutoff, beta);
+        copy.value = value;
+        copy.speed = speed;
+        copy.atFullSpeed = atFullSpeed;
+        copy.lastSeconds = lastSeconds;
+        return copy;
     }
 
     /** The filtered value; a time that does not advance gives the last one again. */
@@ -38,7 +59,8 @@ public final class OneEuroFilter {
         }
         lastSeconds = seconds;
         double rawSpeed = (raw - value) / elapsed;
-        speed += smoothing(SPEED_CUTOFF, elapsed) * (rawSpeed - speed);
+        speed = atFullSpeed ? rawSpeed : speed + smoothing(SPEED_CUTOFF, elapsed) * (rawSpeed - speed);
+        atFullSpeed = false;
         value += smoothing(minCutoff + beta * Math.abs(speed), elapsed) * (raw - value);
         return value;
     }

@@ -1,5 +1,8 @@
 package chalktrace.core.stroke;
 
+import java.awt.geom.Rectangle2D;
+import java.util.Optional;
+
 /** A straight line from where the pen came down to where it is. */
 public final class StraightLine implements StrokeMaker {
 
@@ -32,7 +35,7 @@ public final class StraightLine implements StrokeMaker {
     }
 
     @Override
-    public boolean changesAll() {
-        return true;
+    public Optional<Rectangle2D> changed() {
+        return Optional.empty();
     }
 }

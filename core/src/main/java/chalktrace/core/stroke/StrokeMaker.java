@@ -1,5 +1,8 @@
 package chalktrace.core.stroke;
 
+import java.awt.geom.Rectangle2D;
+import java.util.Optional;
+
 /** Makes one stroke from the pen's samples. What is shown on the way never changes what is kept. */
 public interface StrokeMaker {
 
@@ -11,6 +14,6 @@ public interface StrokeMaker {
     /** The stroke that is kept. */
     Stroke finish();
 
-    /** Whether a sample may change any part of the stroke, and not only its end. */
-    boolean changesAll();
+    /** Where the latest sample changed the middle of the line; empty when that may be anywhere. */
+    Optional<Rectangle2D> changed();
 }

@@ -32,7 +32,7 @@ class DouglasPeuckerTest {
                                 .getCoordinates())
                 .map(Coordinate::getX)
                 .toList();
-        assertThat(DouglasPeucker.simplify(samples, 1.5))
+        assertThat(DouglasPeucker.simplify(samples, 1.5, 1))
                 .extracting(PenSample::x)
                 .containsExactlyElementsOf(expected);
     }

@@ -4,9 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.core.testing.Shots;
+import java.awt.BasicStroke;
 import java.awt.Shape;
 import java.awt.geom.Area;
+import java.awt.geom.Path2D;
 import java.awt.geom.PathIterator;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+import net.jqwik.api.EdgeCasesMode;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -62,6 +70,152 @@ class StrokeOutlineTest {
             assertThat(outline.contains(loop.at(0, i / 100.0, 0), loop.at(0, i / 100.0, 1)))
                     .isTrue();
         }
+    }
+
+    @Property(tries = 600, seed = "13", edgeCases = EdgeCasesMode.NONE)
+    void corneredLinesCoverWhatJtsBuffers(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        double width = random.nextDouble(1, 40);
+        Coordinate[] places = cornered(random, width);
+        // JTS 1.20, 64 segments a quadrant.
+        double expected = new GeometryFactory()
+                .createLineString(places)
+                .buffer(width / 2, 64)
+                .getArea();
+        assertThat(area(StrokeOutline.of(straight(places), even(width, LineEnds.ROUND), 16)))
+                .isCloseTo(expected, within(expected * 0.005));
+    }
+
+    @Property(tries = 300, edgeCases = EdgeCasesMode.NONE)
+    void soDoLinesThatNobodyHasSeen(@ForAll long seed) {
+        corneredLinesCoverWhatJtsBuffers(seed);
+    }
+
+    /** Java2D's stroker as the judge of SVG's joins and caps. */
+    @Property(tries = 600, edgeCases = EdgeCasesMode.NONE)
+    void joinsCapsAndDashesAreThoseOfJava2D(
+            @ForAll long seed, @ForAll LineEnds.Cap cap, @ForAll LineEnds.Join join, @ForAll boolean dashed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        double width = random.nextDouble(1, 40);
+        Coordinate[] places = cornered(random, width);
+        List<Double> dashes = dashed ? List.of(random.nextDouble(5, 60), random.nextDouble(5, 60)) : List.of();
+        double offset = random.nextDouble(0, 50);
+        Path2D.Double path = new Path2D.Double();
+        path.moveTo(places[0].x, places[0].y);
+        for (int i = 1; i < places.length; i++) {
+            path.lineTo(places[i].x, places[i].y);
+        }
+        float[] pattern = {
+            dashed ? dashes.get(0).floatValue() : 1, dashed ? dashes.get(1).floatValue() : 1
+        };
+        double expected = area(new BasicStroke(
+                        (float) width,
+                        Map.of(
+                                        LineEnds.Cap.BUTT, BasicStroke.CAP_BUTT,
+                                        LineEnds.Cap.ROUND, BasicStroke.CAP_ROUND,
+                                        LineEnds.Cap.SQUARE, BasicStroke.CAP_SQUARE)
+                                .get(cap),
+                        Map.of(
+                                        LineEnds.Join.BEVEL, BasicStroke.JOIN_BEVEL,
+                                        LineEnds.Join.ROUND, BasicStroke.JOIN_ROUND,
+                                        LineEnds.Join.MITER, BasicStroke.JOIN_MITER)
+                                .get(join),
+                        4,
+                        dashed ? pattern : null,
+                        (float) offset)
+                .createStrokedShape(path));
+        LineShape shape = even(width, new LineEnds(cap, join, 4, dashes, offset));
+        assertThat(area(StrokeOutline.of(straight(places), shape, 16)))
+                .isCloseTo(expected, within(expected * 0.005 + 0.5));
+    }
+
+    /** A line whose width changes covers what discs of that width cover on its way: nothing is pinched, nothing sticks out. */
+    @Property(tries = 150, edgeCases = EdgeCasesMode.NONE)
+    void aLineOfChangingWidthCoversWhatItsDiscsSweep(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        LineShape shape = new LineShape(random.nextDouble(4, 40), 0.1, 0, LineShape.Tip.ROUND);
+        double[] values = new double[9 * random.nextInt(1, 4) + 3];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = i % 3 == 2 ? random.nextDouble() : random.nextDouble(0, 300);
+        }
+        Curve curve = Curve.of(values);
+        Path2D outline = StrokeOutline.of(curve, shape, 4);
+        for (int step = 0; step <= 250 * curve.segments(); step++) {
+            double place = step / 250.0;
+            double radius = shape.radius(curve.at(place, 2)) - 0.02 * shape.width();
+            for (double angle = 0; angle < 6.28; angle += 0.4) {
+                double x = curve.at(place, 0) + radius * Math.cos(angle);
+                double y = curve.at(place, 1) + radius * Math.sin(angle);
+                assertThat(outline.contains(x, y))
+                        .as("%s %s at %s", x, y, place)
+                        .isTrue();
+            }
+        }
+        double[] box = {outline.getBounds2D().getMinX(), outline.getBounds2D().getMinY()};
+        for (int i = 0; i < 400; i++) {
+            double x = box[0] + random.nextDouble() * outline.getBounds2D().getWidth();
+            double y = box[1] + random.nextDouble() * outline.getBounds2D().getHeight();
+            if (outline.contains(x, y)) {
+                double least = Double.MAX_VALUE;
+                for (int step = 0; step <= 2000 * curve.segments(); step++) {
+                    double place = step / 2000.0;
+                    least = Math.min(
+                            least,
+                            Math.hypot(curve.at(place, 0) - x, curve.at(place, 1) - y)
+                                    - shape.radius(curve.at(place, 2)));
+                }
+                assertThat(least).as("%s %s", x, y).isLessThan(0.02 * shape.width() + 0.4);
+            }
+        }
+    }
+
+    @Test
+    void aClosedLineHasAJoinWhereItMeetsItself() {
+        Curve square = straight(new Coordinate[] {
+            new Coordinate(10, 10),
+            new Coordinate(110, 10),
+            new Coordinate(110, 110),
+            new Coordinate(10, 110),
+            new Coordinate(10, 10)
+        });
+        LineShape mitered = even(8, new LineEnds(LineEnds.Cap.BUTT, LineEnds.Join.MITER, 4, List.of(), 0));
+        Path2D outline = StrokeOutline.of(square, mitered, 4);
+        assertThat(area(outline)).isCloseTo(108 * 108 - 92 * 92, within(0.5));
+        assertThat(outline.contains(6.5, 6.5)).isTrue();
+    }
+
+    private static LineShape even(double width, LineEnds ends) {
+        return new LineShape(width, 1, 0, LineShape.Tip.ROUND).withEnds(ends);
+    }
+
+    /** Straight pieces that turn by any angle, some shorter than the line is wide. */
+    private static Coordinate[] cornered(SplittableRandom random, double width) {
+        Coordinate[] out = new Coordinate[random.nextInt(2, 8)];
+        double x = 500;
+        double y = 500;
+        double heading = random.nextDouble(2 * Math.PI);
+        for (int i = 0; i < out.length; i++) {
+            out[i] = new Coordinate(Math.rint(x * 1000) / 1000, Math.rint(y * 1000) / 1000);
+            heading += Math.toRadians(random.nextDouble(-180, 180));
+            double length = random.nextDouble(width * 0.2, 200);
+            x += length * Math.cos(heading);
+            y += length * Math.sin(heading);
+        }
+        return out;
+    }
+
+    private static Curve straight(Coordinate[] places) {
+        double[] values = new double[9 * (places.length - 1) + 3];
+        for (int i = 0; i < places.length; i++) {
+            for (int third = 0; third < (i + 1 < places.length ? 3 : 1); third++) {
+                Coordinate a = places[i];
+                Coordinate b = places[Math.min(places.length - 1, i + 1)];
+                values[9 * i + 3 * third] = a.x + (b.x - a.x) * third / 3;
+                values[9 * i + 3 * third + 1] = a.y + (b.y - a.y) * third / 3;
+                values[9 * i + 3 * third + 2] = 1;
+            }
+        }
+        return Curve.of(values);
     }
 
     /** The covered area, overlaps counted once, by the shoelace formula. */
