@@ -9,6 +9,7 @@ import chalktrace.core.between.TimingChart;
 import chalktrace.core.between.TrackedSpacing;
 import chalktrace.core.edit.BetweenEdits;
 import chalktrace.core.edit.DrawingPiece;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.Pick;
 import chalktrace.core.edit.PickEdits;
 import chalktrace.core.edit.StrokeLanding;
@@ -26,8 +27,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.DoubleFunction;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -38,6 +41,8 @@ public final class InBetweening {
 
     /** Half of the side of the patch of footage that is followed. */
     private static final double PATCH_PX = 60;
+
+    private static final int MOST_NAMED = 6;
 
     private final Document document;
     private final Selection selection;
@@ -203,20 +208,46 @@ public final class InBetweening {
     /** Shows the in-between at a share of the way, to draw over. */
     public void showDraft(double share) {
         withKeys((level, keys) -> jobs.runQuietly(
-                () -> between(level, keys).at(share, arc(level, keys).map(arc -> arc.apply(share))), made -> {
-                    draft.set(new Drawing(1, made.strokes()));
-                    sayWithoutPartner(made);
+                () -> {
+                    InBetween between = between(level, keys);
+                    Drawing made = BetweenEdits.draft(
+                            key(level, keys.get(0)),
+                            key(level, keys.get(1)),
+                            between,
+                            share,
+                            arc(level, keys).map(arc -> arc.apply(share)));
+                    return new Made<>(made, alone(between));
+                },
+                made -> {
+                    draft.set(made.what());
+                    sayAlone(made.alone());
                 }));
     }
 
-    /** Shows a smear between the two drawings. @param length how much of the way it covers, 0 to 1 */
-    public void showSmear(double length) {
+    /** @param alone what is to be said of strokes without a partner; empty for nothing */
+    private record Made<T>(T what, String alone) {}
+
+    /**
+     * Shows a smear between the two drawings.
+     *
+     * @param length how much of the way it covers, 0 to 1
+     * @param features what becomes of the selected strokes of the first drawing
+     */
+    public void showSmear(double length, Smear.Features features) {
         withKeys((level, keys) -> {
-            List<Stroke> first =
-                    level.drawing(keys.get(0).drawing()).orElseThrow().strokes();
-            List<Stroke> second =
-                    level.drawing(keys.get(1).drawing()).orElseThrow().strokes();
-            jobs.runQuietly(() -> Smear.of(first, second, length), strokes -> draft.set(new Drawing(1, strokes)));
+            Pick pick = selection.pickProperty().get();
+            boolean ofFirst = pick != null
+                    && pick.level().equals(level.id())
+                    && pick.drawing() == keys.get(0).drawing();
+            Set<Integer> chosen = ofFirst ? Set.copyOf(pick.strokes()) : Set.of();
+            if (features != Smear.Features.STRETCHED && chosen.isEmpty()) {
+                notices.problem("Select the features on drawing " + keys.get(0).drawing() + " first ("
+                        + this.keys.text(Action.PICK) + ").");
+                return;
+            }
+            jobs.runQuietly(
+                    () -> Smear.of(between(level, keys), length, chosen, features),
+                    strokes -> draft.set(new Drawing(1, strokes)));
         });
     }
 
@@ -238,7 +269,8 @@ public final class InBetweening {
             notices.problem(Landings.refusal(document.shot(), landing));
             return;
         }
-        document.apply(PickEdits.paste(landing, new DrawingPiece(draft.get().strokes(), List.of(), List.of())));
+        Drawing shown = draft.get();
+        document.apply(PickEdits.paste(landing, new DrawingPiece(shown.strokes(), shown.fills(), shown.pictures())));
     }
 
     /** Makes all in-betweens from the gate's drawing to the next, on every n-th frame, spaced by a chart. */
@@ -248,13 +280,18 @@ public final class InBetweening {
             TimingChart chart = chart(spacing, every);
             jobs.run(
                     "draw in-betweens",
-                    job -> BetweenEdits.make(
-                            level.id(), keys.get(0), keys.get(1), between(level, keys), chart, every, arc(level, keys)),
+                    job -> {
+                        InBetween between = between(level, keys);
+                        Edit edit = BetweenEdits.make(
+                                level.id(), keys.get(0), keys.get(1), between, chart, every, arc(level, keys));
+                        return new Made<>(edit, alone(between));
+                    },
                     made -> {
                         if (document.shot() != shot) {
                             notices.problem("The shot has changed meanwhile: make the in-betweens again.");
                         } else {
-                            document.apply(made);
+                            document.apply(made.what());
+                            sayAlone(made.alone());
                         }
                     },
                     notices::problem);
@@ -281,8 +318,8 @@ public final class InBetweening {
     }
 
     private InBetween between(Level level, List<Exposure> keys) {
-        List<Stroke> first = level.drawing(keys.get(0).drawing()).orElseThrow().strokes();
-        List<Stroke> second = level.drawing(keys.get(1).drawing()).orElseThrow().strokes();
+        List<Stroke> first = key(level, keys.get(0)).strokes();
+        List<Stroke> second = key(level, keys.get(1)).strokes();
         Map<Integer, Integer> fixed = new HashMap<>();
         for (TouchedPair pair : pairs) {
             boolean mine = pair.level().equals(level.id())
@@ -335,13 +372,41 @@ public final class InBetweening {
                 .orElse(0);
     }
 
-    private void sayWithoutPartner(InBetween.Draft made) {
-        int alone = made.leftOver().size() + made.added().size();
-        if (alone > 0) {
-            notices.say(
-                    alone == 1
-                            ? "One stroke has no partner in the other drawing and is not in the draft."
-                            : alone + " strokes have no partner in the other drawing and are not in the draft.");
+    private void sayAlone(String alone) {
+        if (!alone.isEmpty()) {
+            notices.say(alone);
         }
+    }
+
+    private static Drawing key(Level level, Exposure run) {
+        return level.drawing(run.drawing()).orElseThrow();
+    }
+
+    /** Which strokes found no partner, and what can be done; empty when all have one. */
+    private static String alone(InBetween between) {
+        List<Integer> first = between.matched().leftOver();
+        List<Integer> second = between.matched().added();
+        if (first.isEmpty() && second.isEmpty()) {
+            return "";
+        }
+        return numbers(first, "the first drawing")
+                + (first.isEmpty() || second.isEmpty() ? "" : " and ")
+                + numbers(second, "the second")
+                + (first.size() + second.size() == 1
+                        ? " has no partner and moves along with what it lies beside."
+                        : " have no partner and move along with what they lie beside.")
+                + " Pair by hand what belongs together.";
+    }
+
+    private static String numbers(List<Integer> strokes, String where) {
+        if (strokes.isEmpty()) {
+            return "";
+        }
+        String list = strokes.stream()
+                .limit(MOST_NAMED)
+                .map(stroke -> String.valueOf(stroke + 1))
+                .collect(Collectors.joining(", "));
+        String all = strokes.size() > MOST_NAMED ? list + " ..." : list;
+        return (strokes.size() == 1 ? "Stroke " : "Strokes ") + all + " of " + where;
     }
 }

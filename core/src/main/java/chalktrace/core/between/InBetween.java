@@ -3,39 +3,67 @@ package chalktrace.core.between;
 import chalktrace.core.stroke.Stroke;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /**
- * Drafts of the drawings between two. Strokes are paired; the movement that each part has as a whole is taken along a spiral
- * about its own middle of turning, so that what turns stays on its circle; what is left is blended by lengths and directions.
- * The whole can be led along a drawn or tracked path instead.
+ * Drafts of the drawings between two. Strokes are paired; each is blended by its lengths and directions, so that it turns as
+ * stiffly as it can (as-rigid-as-possible interpolation, Alexa, Cohen-Or, Levin 2000, for lines); where they lie follows from what
+ * they are attached to, so that a limb turns about its joint and ends that met meet on the way. The drawing as a whole goes along a
+ * spiral about its own middle of turning, or is led along a drawn or tracked path. A stroke without a partner moves along with what it is attached to.
  */
 public final class InBetween {
 
     private static final int POINTS = 48;
     private static final double FIT_PX = 0.35;
 
-    /** A part needs so many pairs to have a movement of its own. */
-    private static final int LEAST_PAIRS = 2;
+    /** Strokes whose points all stay within this are still. */
+    private static final double STILL_PX = 0.05;
 
-    /** @param strokes of the draft, @param leftOver strokes of the first drawing, @param added of the second, without a partner */
-    public record Draft(List<Stroke> strokes, List<Stroke> leftOver, List<Stroke> added) {}
+    /**
+     * @param strokes of the draft
+     * @param leftOver strokes of the first drawing, @param added of the second, without a partner: the first's are in the draft up
+     *     to half way, the second's after
+     * @param carried how the lines that have partners have moved
+     */
+    public record Draft(List<Stroke> strokes, List<Stroke> leftOver, List<Stroke> added, Carried carried) {}
 
-    private record Moving(Stroke stroke, Polyline from, Polyline to, Similarity whole) {}
+    private record Moving(Stroke stroke, Polyline from, Polyline to, double turn) {}
 
     private final List<Stroke> first;
     private final List<Stroke> second;
     private final StrokeMatching.Matched matched;
     private final List<Moving> moving = new ArrayList<>();
+    private final Similarity whole;
+    private final StrokePlaces places;
 
     private InBetween(List<Stroke> first, List<Stroke> second, StrokeMatching.Matched matched) {
         this.first = first;
         this.second = second;
         this.matched = matched;
-        prepare();
+        List<Polyline> from = new ArrayList<>();
+        List<Polyline> to = new ArrayList<>();
+        for (StrokeMatching.Pair pair : matched.pairs()) {
+            from.add(Polyline.of(first.get(pair.of()).curve(), POINTS));
+            to.add(StrokeMatching.partner(second, pair, POINTS));
+        }
+        double size = Math.max(1, Math.max(WholeMove.extent(from), WholeMove.extent(to)));
+        List<List<Attachments.Link>> links = Attachments.of(from, size);
+        for (int i = 0; i < from.size(); i++) {
+            to.set(i, ClosedLines.turnedOnto(i, from, to, links.get(i)));
+        }
+        whole = Similarity.fitted(from, to);
+        double wholeTurn = Math.atan2(whole.ay(), whole.ax());
+        double[] turns = new double[from.size()];
+        for (int i = 0; i < from.size(); i++) {
+            StrokeMatching.Pair pair = matched.pairs().get(i);
+            Similarity own = Similarity.rigid(from.get(i), to.get(i), 1);
+            turns[i] = wholeTurn + Math.IEEEremainder(Math.atan2(own.ay(), own.ax()) - wholeTurn, 2 * Math.PI);
+            moving.add(new Moving(first.get(pair.of()), from.get(i), to.get(i), turns[i]));
+        }
+        places = new StrokePlaces(from, to, turns, links, size);
     }
 
     public static InBetween of(List<Stroke> first, List<Stroke> second) {
@@ -60,15 +88,7 @@ public final class InBetween {
     public Draft at(double share, Optional<Point2D> middle) {
         List<Stroke> leftOver = matched.leftOver().stream().map(first::get).toList();
         List<Stroke> added = matched.added().stream().map(second::get).toList();
-        if (share <= 0 || share >= 1) {
-            return new Draft(share <= 0 ? first : second, leftOver, added);
-        }
-        List<Polyline> lines = new ArrayList<>();
-        for (Moving one : moving) {
-            // Without the movement of the whole the two differ little; the blend of that is then moved along.
-            Polyline rest = one.to.moved(one.whole.inverse());
-            lines.add(IntrinsicBlend.at(one.from, rest, share).moved(one.whole.at(share)));
-        }
+        List<Polyline> lines = linesAt(share);
         if (middle.isPresent() && !lines.isEmpty()) {
             double x = lines.stream().mapToDouble(Polyline::middleX).average().orElse(0);
             double y = lines.stream().mapToDouble(Polyline::middleY).average().orElse(0);
@@ -76,39 +96,64 @@ public final class InBetween {
                     new Similarity(1, 0, middle.get().getX() - x, middle.get().getY() - y);
             lines.replaceAll(line -> line.moved(onto));
         }
-        List<Stroke> strokes = new ArrayList<>();
+        boolean early = share < 0.5;
+        Carried carried = new Carried(
+                moving.stream().map(one -> early ? one.from : one.to).toList(), lines, early);
+        if (share <= 0 || share >= 1) {
+            return new Draft(share <= 0 ? first : second, leftOver, added, carried);
+        }
+        return new Draft(strokes(lines, carried), leftOver, added, carried);
+    }
+
+    /** The strokes that have partners, in the order of the pairs, on their way. */
+    List<Stroke> paired(double share) {
+        List<Polyline> lines = linesAt(share);
+        List<Stroke> out = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            strokes.add(moving.get(i).stroke.withCurve(lines.get(i).curve(FIT_PX)));
+            out.add(drawn(moving.get(i), lines.get(i)));
         }
-        return new Draft(strokes, leftOver, added);
+        return out;
     }
 
-    private void prepare() {
-        Map<String, List<StrokeMatching.Pair>> parts = new LinkedHashMap<>();
-        for (StrokeMatching.Pair pair : matched.pairs()) {
-            parts.computeIfAbsent(first.get(pair.of()).part(), name -> new ArrayList<>())
-                    .add(pair);
+    private List<Polyline> linesAt(double share) {
+        List<Polyline> lines = new ArrayList<>();
+        for (Moving one : moving) {
+            lines.add(TurnedBlend.at(one.from, one.to, one.turn, Math.max(0, Math.min(1, share))));
         }
-        Similarity ofAll = fitted(matched.pairs());
-        Map<String, Similarity> moves = new LinkedHashMap<>();
-        parts.forEach(
-                (name, pairs) -> moves.put(name, name.isEmpty() || pairs.size() < LEAST_PAIRS ? ofAll : fitted(pairs)));
-        // In the first drawing's own order.
-        for (StrokeMatching.Pair pair : matched.pairs()) {
-            Stroke stroke = first.get(pair.of());
-            moving.add(new Moving(stroke, Polyline.of(stroke.curve(), POINTS), other(pair), moves.get(stroke.part())));
-        }
+        places.settle(lines, whole, share);
+        return lines;
     }
 
-    private Similarity fitted(List<StrokeMatching.Pair> pairs) {
-        List<Polyline> from = pairs.stream()
-                .map(pair -> Polyline.of(first.get(pair.of()).curve(), POINTS))
-                .toList();
-        return Similarity.fitted(from, pairs.stream().map(this::other).toList());
+    /** In the first drawing's own order; what has come new lies over it. */
+    private List<Stroke> strokes(List<Polyline> lines, Carried carried) {
+        Map<Integer, Stroke> drawn = new HashMap<>();
+        for (int i = 0; i < lines.size(); i++) {
+            drawn.put(matched.pairs().get(i).of(), drawn(moving.get(i), lines.get(i)));
+        }
+        List<Stroke> out = new ArrayList<>();
+        for (int i = 0; i < first.size(); i++) {
+            if (drawn.containsKey(i)) {
+                out.add(drawn.get(i));
+            } else if (carried.early()) {
+                out.add(carried.stroke(first.get(i)));
+            }
+        }
+        if (!carried.early()) {
+            matched.added().forEach(j -> out.add(carried.stroke(second.get(j))));
+        }
+        return out;
     }
 
-    private Polyline other(StrokeMatching.Pair pair) {
-        Polyline line = Polyline.of(second.get(pair.with()).curve(), POINTS);
-        return pair.reversed() ? line.reversed() : line;
+    private static Stroke drawn(Moving one, Polyline line) {
+        Polyline still = Polyline.of(one.stroke.curve(), POINTS);
+        if (line.farthest(still) < STILL_PX) {
+            return one.stroke;
+        }
+        Similarity move = Similarity.rigid(still, line, 1);
+        if (line.farthest(still.moved(move)) < STILL_PX) {
+            // What only moves stays the curve that it is.
+            return one.stroke.withCurve(one.stroke.curve().transformed(move.transform()));
+        }
+        return one.stroke.withCurve(line.curve(FIT_PX));
     }
 }

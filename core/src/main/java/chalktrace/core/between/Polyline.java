@@ -65,6 +65,69 @@ record Polyline(double[] x, double[] y, double[] pressure) {
         return out;
     }
 
+    /** The piece between two shares of its length, as many points. */
+    Polyline between(double from, double to) {
+        int n = count();
+        Polyline out = new Polyline(new double[n], new double[n], new double[n]);
+        for (int i = 0; i < n; i++) {
+            double at = (from + (to - from) * i / (n - 1)) * (n - 1);
+            int k = Math.max(0, Math.min(n - 2, (int) at));
+            double share = at - k;
+            out.x[i] = x[k] + share * (x[k + 1] - x[k]);
+            out.y[i] = y[k] + share * (y[k + 1] - y[k]);
+            out.pressure[i] = pressure[k] + share * (pressure[k + 1] - pressure[k]);
+        }
+        return out;
+    }
+
+    /** Whether it ends about where it starts. */
+    boolean isClosed() {
+        int last = count() - 1;
+        return Math.hypot(x[last] - x[0], y[last] - y[0]) < 0.05 * length();
+    }
+
+    /** A closed line with another of its points as its start. */
+    Polyline startedAt(int start) {
+        int n = count();
+        Polyline out = new Polyline(new double[n], new double[n], new double[n]);
+        for (int i = 0; i < n; i++) {
+            int k = (start + i) % (n - 1);
+            out.x[i] = x[k];
+            out.y[i] = y[k];
+            out.pressure[i] = pressure[k];
+        }
+        return start == 0 ? this : out;
+    }
+
+    /** Moves one end by so much, and all else the less the closer it is to the other end. */
+    void leadEnd(boolean start, double dx, double dy) {
+        int last = count() - 1;
+        for (int i = 0; i <= last; i++) {
+            double part = start ? 1 - i / (double) last : i / (double) last;
+            x[i] += part * dx;
+            y[i] += part * dy;
+        }
+    }
+
+    double squaredDistance(double px, double py) {
+        double least = Double.MAX_VALUE;
+        for (int i = 0; i < count(); i++) {
+            double dx = x[i] - px;
+            double dy = y[i] - py;
+            least = Math.min(least, dx * dx + dy * dy);
+        }
+        return least;
+    }
+
+    /** The largest distance of points with the same number. */
+    double farthest(Polyline other) {
+        double most = 0;
+        for (int i = 0; i < count(); i++) {
+            most = Math.max(most, Math.hypot(x[i] - other.x[i], y[i] - other.y[i]));
+        }
+        return most;
+    }
+
     double middleX() {
         double sum = 0;
         for (double value : x) {

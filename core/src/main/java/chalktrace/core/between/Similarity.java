@@ -1,5 +1,6 @@
 package chalktrace.core.between;
 
+import java.awt.geom.AffineTransform;
 import java.util.List;
 
 /**
@@ -70,6 +71,53 @@ record Similarity(double ax, double ay, double bx, double by) {
             ay = 0;
         }
         return new Similarity(ax, ay, tx - (ax * fx - ay * fy), ty - (ay * fx + ax * fy));
+    }
+
+    /** The one of a given scale that lays a line upon another, point upon point (least squares). */
+    static Similarity rigid(Polyline from, Polyline to, double scale) {
+        int n = from.count();
+        double fx = from.middleX();
+        double fy = from.middleY();
+        double tx = to.middleX();
+        double ty = to.middleY();
+        double real = 0;
+        double imaginary = 0;
+        for (int i = 0; i < n; i++) {
+            double px = from.x()[i] - fx;
+            double py = from.y()[i] - fy;
+            double qx = to.x()[i] - tx;
+            double qy = to.y()[i] - ty;
+            real += px * qx + py * qy;
+            imaginary += px * qy - py * qx;
+        }
+        double length = Math.hypot(real, imaginary);
+        double ax = length < 1e-9 ? scale : scale * real / length;
+        double ay = length < 1e-9 ? 0 : scale * imaginary / length;
+        return new Similarity(ax, ay, tx - (ax * fx - ay * fy), ty - (ay * fx + ax * fy));
+    }
+
+    /** How far points that are moved lie from others on the whole (root of the mean square). */
+    double distance(Polyline from, Polyline to) {
+        double sum = 0;
+        for (int i = 0; i < from.count(); i++) {
+            double dx = x(from.x()[i], from.y()[i]) - to.x()[i];
+            double dy = y(from.x()[i], from.y()[i]) - to.y()[i];
+            sum += dx * dx + dy * dy;
+        }
+        return Math.sqrt(sum / from.count());
+    }
+
+    AffineTransform transform() {
+        return new AffineTransform(ax, ay, -ay, ax, bx, by);
+    }
+
+    /** A difference of two places turned and scaled, in x. */
+    double turnedX(double dx, double dy) {
+        return ax * dx - ay * dy;
+    }
+
+    double turnedY(double dx, double dy) {
+        return ay * dx + ax * dy;
     }
 
     /** A share of the move: along the spiral about its fixed point, so that what turns stays on its circle. */

@@ -1,292 +1,502 @@
 package chalktrace.core.between;
 
+import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
 /**
- * Which stroke of one drawing is which of another: by shape, place, length, part, chalk and order, with the movement of the
- * whole found along the way. Of one set of pairs the move that brings it closest is taken out and the rest is paired anew, as
- * in the iterated closest point method (Besl, McKay 1992); pairs are those of least total cost. What costs more than being
- * left over has no partner.
+ * Which stroke of one drawing is which of another. Each stroke has a few candidates by its shape and length however it is turned;
+ * what decides between them is what the strokes attached to it do: where two strokes touch in the one drawing, their partners
+ * should touch in the other, each with a turn of its own, so that a limb may turn about its joint. This is relaxation labelling
+ * (Rosenfeld, Hummel, Zucker 1976) over the attachments that tight in-betweening rests on (Whited et al., "BetweenIT: An Interactive
+ * Tool for Tight Inbetweening", Computer Graphics Forum 29, 2010); the pairs are those of least total cost. A line that is drawn in two
+ * pieces on one side is put together. Cost: the square of the number of strokes, with a cubic assignment at the end.
  */
 public final class StrokeMatching {
 
-    private static final int POINTS = 16;
-    private static final int ROUNDS = 6;
-    private static final int LONG_ONES = 3;
+    static final int POINTS = 16;
 
-    /** Two strokes that are farther apart than this share of the drawing's size are none. */
-    private static final double LEFT_OVER = 0.22;
+    private static final int CANDIDATES = 24;
+    private static final int ROUNDS = 8;
 
-    /** What another part, another chalk, or another place in the order adds. */
-    private static final double OTHER_PART = 1;
+    /** What a candidate costs: in shape, length, as a piece only, in place, turn, order, chalk and part. */
+    private static final double SHAPE = 3;
 
-    private static final double OTHER_CHALK = 0.08;
-    private static final double OTHER_ORDER = 0.02;
+    private static final double LENGTH = 0.7;
+    private static final double PIECE = 0.35;
+    private static final double PLACE = 0.35;
+    private static final double TURN = 0.12;
+    private static final double ORDER = 0.02;
+    private static final double OTHER_CHALK = 0.2;
+    private static final double OTHER_PART = 2;
+    private static final double ONE_PART = 0.15;
 
-    /** How much a stroke's shape counts beside its place. */
-    private static final double SHAPE = 1.2;
+    /** Costs this much higher make a candidate e times less likely. */
+    private static final double COST_UNIT = 0.22;
+
+    /** How much the strokes about it count beside a stroke's own cost. */
+    private static final double SUPPORT = 7;
+
+    /** Partners of attached strokes may miss each other by this share of the drawing's size. */
+    private static final double SLACK = 0.035;
+
+    /** Having no partner is as likely as a candidate that costs this much, without support. */
+    private static final double ALONE = -0.45 / COST_UNIT;
+
+    /** What is hardly believed in any more supports nothing. */
+    private static final double UNLIKELY = 0.01;
+
+    /** A stroke on its own without any support finds a partner only up to this cost. */
+    private static final double DEAREST = 0.9;
+
+    private static final double MADE_BY_HAND = -100;
+
+    /** Pieces shorter than this share of their partner may be one of two. */
+    private static final double WHOLE = 0.85;
+
+    private static final double SHORTEST_PIECE = 0.15;
+
+    /** In the logarithm: lines whose lengths differ by more say nothing of the drawing's growth. */
+    private static final double FAR_LENGTH = 0.3;
 
     /**
      * @param of the first drawing's stroke
      * @param with the second's
      * @param reversed whether the second runs the other way
+     * @param span which piece of the second it is, and what continues that
      */
-    public record Pair(int of, int with, boolean reversed) {}
+    public record Pair(int of, int with, boolean reversed, Span span) {
+
+        /** All of the second. */
+        public Pair(int of, int with, boolean reversed) {
+            this(of, with, reversed, Span.WHOLE);
+        }
+    }
+
+    /**
+     * The piece of a line that belongs to a stroke, from one share of the line's length to another, along the first drawing's stroke.
+     *
+     * @param more strokes of the second drawing that continue the partner at one of its ends
+     */
+    public record Span(double from, double to, List<Integer> more) {
+
+        static final Span WHOLE = new Span(0, 1, List.of());
+    }
 
     /** @param leftOver strokes of the first without a partner, @param added strokes of the second without one */
     public record Matched(List<Pair> pairs, List<Integer> leftOver, List<Integer> added) {}
+
+    /** @param cost by itself, @param reversed whether the partner runs the other way, @param move that lays the stroke onto it */
+    private record Candidate(int with, boolean reversed, double cost, Similarity move) {}
 
     private final List<Stroke> first;
     private final List<Stroke> second;
     private final List<Polyline> from = new ArrayList<>();
     private final List<Polyline> to = new ArrayList<>();
+    private final List<Polyline> backwards = new ArrayList<>();
     private final double size;
     private final double[] fromLength;
     private final double[] toLength;
-    private final double[][] toMiddle;
+    private final Similarity whole;
+    private final double growth;
+    private final List<List<Attachments.Link>> links;
+    private final List<List<Candidate>> candidates = new ArrayList<>();
+    private double[][] belief;
 
-    private StrokeMatching(List<Stroke> first, List<Stroke> second) {
+    /** How much each stroke believes that it has no partner. */
+    private double[] alone;
+
+    private double[][] support;
+
+    private StrokeMatching(List<Stroke> first, List<Stroke> second, Map<Integer, Integer> fixed) {
         this.first = first;
         this.second = second;
         first.forEach(stroke -> from.add(Polyline.of(stroke.curve(), POINTS)));
         second.forEach(stroke -> to.add(Polyline.of(stroke.curve(), POINTS)));
-        size = Math.max(1, Math.max(extent(from), extent(to)));
+        to.forEach(line -> backwards.add(line.reversed()));
+        size = Math.max(1, Math.max(WholeMove.extent(from), WholeMove.extent(to)));
         fromLength = from.stream().mapToDouble(Polyline::length).toArray();
         toLength = to.stream().mapToDouble(Polyline::length).toArray();
-        toMiddle = to.stream()
-                .map(line -> new double[] {line.middleX(), line.middleY()})
-                .toArray(double[][]::new);
+        whole = WholeMove.of(from, to, size);
+        growth = growth();
+        links = Attachments.of(from, size);
+        for (int i = 0; i < first.size(); i++) {
+            candidates.add(candidates(i, fixed));
+        }
     }
 
-    /** @param fixed pairs that the artist has made, by the first's stroke; they stay */
+    /** @param fixed pairs that the artist has made, by the first's stroke; they stay, and the rest is paired around them */
     public static Matched match(List<Stroke> first, List<Stroke> second, Map<Integer, Integer> fixed) {
-        return new StrokeMatching(first, second).match(new HashMap<>(fixed));
+        return new StrokeMatching(first, second, fixed).match(fixed);
     }
 
     public static Matched match(List<Stroke> first, List<Stroke> second) {
         return match(first, second, Map.of());
     }
 
-    private Matched match(Map<Integer, Integer> fixed) {
-        Similarity move = start();
-        int[] best = new int[first.size()];
-        for (int round = 0; round < ROUNDS; round++) {
-            int[] found = Assignment.of(costs(move, fixed));
-            Similarity next = fitted(found, move);
-            boolean same = Arrays.equals(found, best) && round > 0;
-            best = found;
-            move = next;
-            if (same) {
-                break;
-            }
-        }
-        List<Pair> pairs = new ArrayList<>();
-        List<Integer> leftOver = new ArrayList<>();
-        boolean[] taken = new boolean[second.size()];
-        for (int i = 0; i < first.size(); i++) {
-            int j = best[i];
-            boolean isPair = j >= 0
-                    && (fixed.containsKey(i) || cost(i, j, move, from.get(i).moved(move)) < LEFT_OVER);
-            if (isPair) {
-                Polyline moved = from.get(i).moved(move);
-                pairs.add(new Pair(i, j, moved.distance(to.get(j).reversed()) < moved.distance(to.get(j))));
-                taken[j] = true;
-            } else {
-                leftOver.add(i);
-            }
-        }
-        List<Integer> added = new ArrayList<>();
-        for (int j = 0; j < taken.length; j++) {
-            if (!taken[j]) {
-                added.add(j);
-            }
-        }
-        return new Matched(pairs, leftOver, added);
-    }
-
-    /**
-     * To begin with, the move of some by which strokes come closest to some partner: as they are, middle upon middle, and
-     * middle upon middle with size upon size, turned by some angles. Medians count beside means, and a few long strokes upon
-     * each other, as a stroke far off may be new.
-     */
-    private Similarity start() {
-        if (first.isEmpty() || second.isEmpty()) {
-            return Similarity.NONE;
-        }
-        double[] a = middle(from);
-        double[] b = middle(to);
-        double scale = Math.max(0.25, Math.min(4, spread(to, b) / Math.max(1e-6, spread(from, a))));
-        List<Similarity> tried = new ArrayList<>(List.of(Similarity.NONE, onto(1, 0, median(from), median(to))));
-        for (int degrees = -90; degrees <= 90; degrees += 15) {
-            tried.add(onto(scale, degrees, a, b));
-        }
-        for (Polyline line : longest(from)) {
-            for (Polyline other : longest(to)) {
-                tried.add(onto(1, 0, new double[] {line.middleX(), line.middleY()}, new double[] {
-                    other.middleX(), other.middleY()
-                }));
-            }
-        }
-        Similarity best = Similarity.NONE;
+    /** By how much lines are longer in the second drawing, of some guesses the one by which most find one of their length. */
+    private double growth() {
+        double total = Arrays.stream(toLength).sum()
+                / Math.max(1e-6, Arrays.stream(fromLength).sum());
+        double best = 1;
         double least = Double.MAX_VALUE;
-        for (Similarity move : tried) {
-            double sum = 0;
-            for (Polyline line : from) {
-                sum += closest(line, move);
+        for (double guess : new double[] {1, total, Math.hypot(whole.ax(), whole.ay())}) {
+            double off = 0;
+            for (double length : fromLength) {
+                double closest = FAR_LENGTH;
+                for (double other : toLength) {
+                    closest = Math.min(
+                            closest, Math.abs(Math.log(Math.max(1e-3, length * guess) / Math.max(1e-3, other))));
+                }
+                off += closest;
             }
-            if (sum < least - 1e-9) {
-                least = sum;
-                best = move;
+            if (guess > 0.2 && guess < 5 && off < least - 1e-9) {
+                least = off;
+                best = guess;
             }
         }
         return best;
     }
 
-    private static List<Polyline> longest(List<Polyline> lines) {
-        return lines.stream()
-                .sorted(Comparator.comparingDouble(Polyline::length).reversed())
-                .limit(LONG_ONES)
-                .toList();
-    }
-
-    private static Similarity onto(double scale, double degrees, double[] a, double[] b) {
-        double ax = scale * Math.cos(Math.toRadians(degrees));
-        double ay = scale * Math.sin(Math.toRadians(degrees));
-        return new Similarity(ax, ay, b[0] - (ax * a[0] - ay * a[1]), b[1] - (ay * a[0] + ax * a[1]));
-    }
-
-    /** How far the nearest partner of a line is by its middle and ends only, which takes little time. */
-    private double closest(Polyline line, Similarity move) {
-        int last = line.count() - 1;
-        double[] x = {line.x()[0], line.x()[last / 2], line.x()[last]};
-        double[] y = {line.y()[0], line.y()[last / 2], line.y()[last]};
-        double least = LEFT_OVER * size;
-        for (Polyline other : to) {
-            double along = 0;
-            double against = 0;
-            for (int i = 0; i < 3; i++) {
-                double px = move.x(x[i], y[i]);
-                double py = move.y(x[i], y[i]);
-                int there = i * last / 2;
-                double ax = other.x()[there] - px;
-                double ay = other.y()[there] - py;
-                double bx = other.x()[last - there] - px;
-                double by = other.y()[last - there] - py;
-                along += Math.sqrt(ax * ax + ay * ay);
-                against += Math.sqrt(bx * bx + by * by);
-            }
-            least = Math.min(least, Math.min(along, against) / 3);
-        }
-        return least;
-    }
-
-    private static double[] median(List<Polyline> lines) {
-        double[] x = lines.stream().mapToDouble(Polyline::middleX).sorted().toArray();
-        double[] y = lines.stream().mapToDouble(Polyline::middleY).sorted().toArray();
-        return new double[] {x[(x.length - 1) / 2], y[(y.length - 1) / 2]};
-    }
-
-    private double[][] costs(Similarity move, Map<Integer, Integer> fixed) {
-        double[][] cost = new double[first.size()][second.size()];
-        for (int i = 0; i < first.size(); i++) {
-            Polyline moved = from.get(i).moved(move);
-            for (int j = 0; j < second.size(); j++) {
-                Integer wanted = fixed.get(i);
-                cost[i][j] = wanted != null
-                        ? (wanted == j ? -100 : 100)
-                        : fixed.containsValue(j) ? 100 : Math.min(LEFT_OVER, cost(i, j, move, moved));
+    private List<Candidate> candidates(int i, Map<Integer, Integer> fixed) {
+        Set<Integer> taken = new HashSet<>(fixed.values());
+        List<Candidate> all = new ArrayList<>();
+        for (int j = 0; j < second.size(); j++) {
+            Integer wanted = fixed.get(i);
+            if (wanted != null ? wanted == j : !taken.contains(j)) {
+                addCandidates(all, i, j, to.get(j), false);
+                addCandidates(all, i, j, backwards.get(j), true);
             }
         }
-        return cost;
+        all.sort(Comparator.comparingDouble(Candidate::cost));
+        return new ArrayList<>(all.subList(0, Math.min(all.size(), CANDIDATES)));
     }
 
-    /** In shares of the drawing's size. */
-    private double cost(int i, int j, Similarity move, Polyline moved) {
-        Polyline other = to.get(j);
-        double mx = moved.middleX();
-        double my = moved.middleY();
-        double dx = toMiddle[j][0] - mx;
-        double dy = toMiddle[j][1] - my;
-        if (dx * dx + dy * dy > size * size * LEFT_OVER * LEFT_OVER) {
-            // Points are no closer to each other on the whole than their middles are.
-            return LEFT_OVER * 2;
+    /** As a whole, and where one of them is shorter, as a piece at either end of the longer. */
+    private void addCandidates(List<Candidate> all, int i, int j, Polyline other, boolean reversed) {
+        Polyline line = from.get(i);
+        double ratio = toLength[j] / Math.max(1e-3, fromLength[i] * growth);
+        all.add(candidate(i, j, line, other, reversed, LENGTH * Math.abs(Math.log(Math.max(1e-3, ratio)))));
+        if (ratio > SHORTEST_PIECE && ratio < WHOLE) {
+            all.add(candidate(i, j, line.between(0, ratio), other, reversed, PIECE));
+            all.add(candidate(i, j, line.between(1 - ratio, 1), other, reversed, PIECE));
+        } else if (ratio > 1 / WHOLE && ratio < 1 / SHORTEST_PIECE) {
+            all.add(candidate(i, j, line, other.between(0, 1 / ratio), reversed, PIECE));
+            all.add(candidate(i, j, line, other.between(1 - 1 / ratio, 1), reversed, PIECE));
         }
-        int last = POINTS - 1;
-        double along = 0;
-        double against = 0;
-        double shapeAlong = 0;
-        double shapeAgainst = 0;
-        for (int p = 0; p < POINTS; p++) {
-            double px = moved.x()[p];
-            double py = moved.y()[p];
-            double ax = other.x()[p] - px;
-            double ay = other.y()[p] - py;
-            double bx = other.x()[last - p] - px;
-            double by = other.y()[last - p] - py;
-            along += Math.sqrt(ax * ax + ay * ay);
-            against += Math.sqrt(bx * bx + by * by);
-            shapeAlong += Math.sqrt((ax - dx) * (ax - dx) + (ay - dy) * (ay - dy));
-            shapeAgainst += Math.sqrt((bx - dx) * (bx - dx) + (by - dy) * (by - dy));
-        }
-        double place = Math.min(along, against) / POINTS;
-        double shape = Math.min(shapeAlong, shapeAgainst) / POINTS;
-        double lengths =
-                Math.abs(fromLength[i] * Math.sqrt(move.ax() * move.ax() + move.ay() * move.ay()) - toLength[j]);
+    }
+
+    private Candidate candidate(int i, int j, Polyline line, Polyline other, boolean reversed, double forLength) {
+        Similarity move = Similarity.rigid(line, other, growth);
+        double shorter = Math.min(fromLength[i] * growth, toLength[j]);
+        double longer = Math.max(fromLength[i] * growth, toLength[j]);
+        double off = move.distance(line, other) / Math.max(1, forLength == PIECE ? shorter : (shorter + longer) / 2);
+        double placeX = other.middleX() - whole.x(line.middleX(), line.middleY());
+        double placeY = other.middleY() - whole.y(line.middleX(), line.middleY());
+        double turn = Math.abs(
+                Math.IEEEremainder(Math.atan2(move.ay(), move.ax()) - Math.atan2(whole.ay(), whole.ax()), 2 * Math.PI));
         Stroke a = first.get(i);
         Stroke b = second.get(j);
+        double part =
+                a.part().equals(b.part()) ? 0 : a.part().isEmpty() || b.part().isEmpty() ? ONE_PART : OTHER_PART;
         double order = Math.abs(i / (double) Math.max(1, first.size()) - j / (double) Math.max(1, second.size()));
-        return (place + SHAPE * shape + 0.3 * lengths) / size
-                + (a.part().equals(b.part()) ? 0 : OTHER_PART)
+        double cost = SHAPE * off
+                + forLength
+                + PLACE * Math.hypot(placeX, placeY) / size
+                + TURN * turn / Math.PI
+                + ORDER * order
                 + (a.chalk().equals(b.chalk()) ? 0 : OTHER_CHALK)
-                + OTHER_ORDER * order;
+                + part;
+        return new Candidate(j, reversed, cost, move);
     }
 
-    /** The move of those pairs that are good ones so far. */
-    private Similarity fitted(int[] pairs, Similarity before) {
-        List<Polyline> a = new ArrayList<>();
-        List<Polyline> b = new ArrayList<>();
-        for (int i = 0; i < pairs.length; i++) {
-            if (pairs[i] < 0) {
+    private Matched match(Map<Integer, Integer> fixed) {
+        believe();
+        for (int round = 0; round < ROUNDS; round++) {
+            agree();
+        }
+        Map<Integer, Pair> pairs = new HashMap<>();
+        int[] found = Assignment.of(costs(fixed));
+        for (int i = 0; i < found.length; i++) {
+            int j = found[i];
+            Optional<Candidate> best = j < 0 ? Optional.empty() : best(i, j);
+            if (best.isPresent() && (fixed.containsKey(i) || isGood(i, best.get()))) {
+                pairs.put(i, new Pair(i, j, best.get().reversed()));
+            }
+        }
+        Set<Integer> taken = new HashSet<>();
+        pairs.values().forEach(pair -> taken.add(pair.with()));
+        joinPieces(pairs, taken);
+        List<Pair> out = new ArrayList<>();
+        List<Integer> leftOver = new ArrayList<>();
+        for (int i = 0; i < first.size(); i++) {
+            if (pairs.containsKey(i)) {
+                out.add(pairs.get(i));
+            } else {
+                leftOver.add(i);
+            }
+        }
+        List<Integer> added = new ArrayList<>();
+        for (int j = 0; j < second.size(); j++) {
+            if (!taken.contains(j)) {
+                added.add(j);
+            }
+        }
+        return new Matched(out, leftOver, added);
+    }
+
+    /** To begin with, each stroke believes in its candidates by their cost. */
+    private void believe() {
+        alone = new double[first.size()];
+        belief = new double[first.size()][];
+        support = new double[first.size()][];
+        for (int i = 0; i < belief.length; i++) {
+            belief[i] = new double[candidates.get(i).size()];
+            support[i] = new double[belief[i].length];
+            for (int c = 0; c < belief[i].length; c++) {
+                belief[i][c] = -candidates.get(i).get(c).cost() / COST_UNIT;
+            }
+        }
+        normalize();
+    }
+
+    /** A candidate is supported by how well the candidates of attached strokes fit it, as far as those are believed in. */
+    private void agree() {
+        double[][] next = new double[first.size()][];
+        for (int i = 0; i < next.length; i++) {
+            List<Candidate> mine = candidates.get(i);
+            next[i] = new double[mine.size()];
+            for (int c = 0; c < next[i].length; c++) {
+                double sum = 0;
+                double weights = 1e-9;
+                for (Attachments.Link link : links.get(i)) {
+                    // A stroke without a partner says nothing of the others.
+                    double weight = link.weight() * (1 - 0.9 * alone[link.other()]);
+                    sum += weight * agreement(i, mine.get(c), link);
+                    weights += weight;
+                }
+                support[i][c] = sum / weights;
+                next[i][c] = -mine.get(c).cost() / COST_UNIT + SUPPORT * support[i][c];
+            }
+        }
+        belief = next;
+        normalize();
+    }
+
+    private double agreement(int i, Candidate mine, Attachments.Link link) {
+        double best = 0;
+        Polyline line = from.get(i);
+        double x = line.x()[link.at()];
+        double y = line.y()[link.at()];
+        double mineX = mine.move().x(x, y);
+        double mineY = mine.move().y(x, y);
+        Polyline theirs = from.get(link.other());
+        double gapX = theirs.x()[link.there()] - x;
+        double gapY = theirs.y()[link.there()] - y;
+        List<Candidate> others = candidates.get(link.other());
+        double slack = SLACK * size + 0.2 * link.distance();
+        for (int c = 0; c < others.size(); c++) {
+            if (belief[link.other()][c] <= Math.max(best, UNLIKELY)
+                    || others.get(c).with() == mine.with()) {
                 continue;
             }
-            Polyline moved = from.get(i).moved(before);
-            Polyline other = to.get(pairs[i]);
-            Polyline way = moved.distance(other.reversed()) < moved.distance(other) ? other.reversed() : other;
-            if (cost(i, pairs[i], before, moved) < LEFT_OVER) {
-                a.add(from.get(i));
-                b.add(way);
+            Similarity move = others.get(c).move();
+            // What lies between them turns half with the one and half with the other.
+            double offX = move.x(theirs.x()[link.there()], theirs.y()[link.there()])
+                    - mineX
+                    - (move.turnedX(gapX, gapY) + mine.move().turnedX(gapX, gapY)) / 2;
+            double offY = move.y(theirs.x()[link.there()], theirs.y()[link.there()])
+                    - mineY
+                    - (move.turnedY(gapX, gapY) + mine.move().turnedY(gapX, gapY)) / 2;
+            double off = (offX * offX + offY * offY) / (slack * slack);
+            best = Math.max(best, belief[link.other()][c] * Math.exp(-off / 2));
+        }
+        return best;
+    }
+
+    /** Beliefs of a stroke add up to one, and so do those in a stroke, where they would be more. */
+    private void normalize() {
+        for (int i = 0; i < belief.length; i++) {
+            double[] beliefs = belief[i];
+            double most = Math.max(ALONE, Arrays.stream(beliefs).max().orElse(ALONE));
+            double sum = 0;
+            for (int c = 0; c < beliefs.length; c++) {
+                beliefs[c] = Math.exp(beliefs[c] - most);
+                sum += beliefs[c];
+            }
+            double none = Math.exp(ALONE - most);
+            alone[i] = none / (sum + none);
+            for (int c = 0; c < beliefs.length; c++) {
+                beliefs[c] /= sum + none;
             }
         }
-        return a.isEmpty() ? before : Similarity.fitted(a, b);
-    }
-
-    private static double[] middle(List<Polyline> lines) {
-        double x = 0;
-        double y = 0;
-        for (Polyline line : lines) {
-            x += line.middleX();
-            y += line.middleY();
-        }
-        return new double[] {x / lines.size(), y / lines.size()};
-    }
-
-    private static double spread(List<Polyline> lines, double[] middle) {
-        double sum = 0;
-        for (Polyline line : lines) {
-            for (int i = 0; i < line.count(); i++) {
-                sum += Math.hypot(line.x()[i] - middle[0], line.y()[i] - middle[1]);
+        double[] claimed = new double[second.size()];
+        for (int i = 0; i < belief.length; i++) {
+            for (int c = 0; c < belief[i].length; c++) {
+                claimed[candidates.get(i).get(c).with()] += belief[i][c];
             }
         }
-        return sum / Math.max(1, lines.size() * POINTS);
+        for (int i = 0; i < belief.length; i++) {
+            for (int c = 0; c < belief[i].length; c++) {
+                belief[i][c] /= Math.max(1, claimed[candidates.get(i).get(c).with()]);
+            }
+        }
     }
 
-    private static double extent(List<Polyline> lines) {
-        return lines.isEmpty() ? 0 : 2 * spread(lines, middle(lines));
+    /** A pair with full support and without cost costs nothing; one that is no candidate more than being left over. */
+    private double[][] costs(Map<Integer, Integer> fixed) {
+        double[][] costs = new double[first.size()][second.size()];
+        for (int i = 0; i < costs.length; i++) {
+            Arrays.fill(costs[i], DEAREST + 1);
+            for (int c = 0; c < candidates.get(i).size(); c++) {
+                Candidate candidate = candidates.get(i).get(c);
+                costs[i][candidate.with()] = Math.min(costs[i][candidate.with()], total(i, c));
+            }
+            if (fixed.containsKey(i)) {
+                costs[i][fixed.get(i)] = MADE_BY_HAND;
+            }
+        }
+        return costs;
+    }
+
+    private double total(int i, int c) {
+        return Math.min(DEAREST + 1, candidates.get(i).get(c).cost() + SUPPORT * COST_UNIT * (1 - support[i][c]));
+    }
+
+    private Optional<Candidate> best(int i, int j) {
+        List<Candidate> mine = candidates.get(i);
+        Candidate best = null;
+        double least = Double.MAX_VALUE;
+        for (int c = 0; c < mine.size(); c++) {
+            if (mine.get(c).with() == j && total(i, c) < least) {
+                least = total(i, c);
+                best = mine.get(c);
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    private boolean isGood(int i, Candidate candidate) {
+        double supported = support[i][candidates.get(i).indexOf(candidate)];
+        return candidate.cost() < DEAREST * (0.35 + 0.65 * supported)
+                || links.get(i).isEmpty() && candidate.cost() < DEAREST;
+    }
+
+    /** Where a stroke was paired with a piece of itself, and what is left over continues the shorter of both, that belongs to it. */
+    private void joinPieces(Map<Integer, Pair> pairs, Set<Integer> taken) {
+        for (Pair pair : new ArrayList<>(pairs.values())) {
+            double ratio = toLength[pair.with()] / Math.max(1e-6, fromLength[pair.of()] * growth);
+            if (ratio < WHOLE) {
+                secondInPieces(pair, pairs, taken);
+            } else if (ratio > 1 / WHOLE) {
+                firstInPieces(pair, pairs);
+            }
+        }
+    }
+
+    private void secondInPieces(Pair pair, Map<Integer, Pair> pairs, Set<Integer> taken) {
+        double wanted = fromLength[pair.of()] * growth;
+        int best = -1;
+        double least = (1 - WHOLE) * wanted;
+        for (int j = 0; j < second.size(); j++) {
+            double off = Math.abs(toLength[j] + toLength[pair.with()] - wanted);
+            if (!taken.contains(j) && off < least && continues(to.get(pair.with()), to.get(j))) {
+                best = j;
+                least = off;
+            }
+        }
+        if (best >= 0) {
+            taken.add(best);
+            pairs.put(pair.of(), oriented(pair.of(), pair.with(), new Span(0, 1, List.of(best))));
+        }
+    }
+
+    private void firstInPieces(Pair pair, Map<Integer, Pair> pairs) {
+        double wanted = toLength[pair.with()] / growth;
+        int best = -1;
+        double least = (1 - WHOLE) * wanted;
+        for (int i = 0; i < first.size(); i++) {
+            double off = Math.abs(fromLength[i] + fromLength[pair.of()] - wanted);
+            if (!pairs.containsKey(i) && off < least && continues(from.get(pair.of()), from.get(i))) {
+                best = i;
+                least = off;
+            }
+        }
+        if (best >= 0) {
+            Polyline a = from.get(pair.of());
+            Polyline b = from.get(best);
+            int last = POINTS - 1;
+            boolean before = gap(a, 0, b) < gap(a, last, b);
+            double share = fromLength[pair.of()] / (fromLength[pair.of()] + fromLength[best]);
+            Span mine = before ? new Span(1 - share, 1, List.of()) : new Span(0, share, List.of());
+            Span other = before ? new Span(0, 1 - share, List.of()) : new Span(share, 1, List.of());
+            // The other piece may itself run against the first.
+            boolean sameWay =
+                    before ? gap(a, 0, b, last) < gap(a, 0, b, 0) : gap(a, last, b, 0) < gap(a, last, b, last);
+            pairs.put(pair.of(), new Pair(pair.of(), pair.with(), pair.reversed(), mine));
+            boolean reversed = sameWay == pair.reversed();
+            Span turned = sameWay ? other : new Span(1 - other.to(), 1 - other.from(), List.of());
+            pairs.put(best, new Pair(best, pair.with(), reversed, turned));
+        }
+    }
+
+    private Pair oriented(int of, int with, Span span) {
+        Polyline line = from.get(of);
+        Polyline whole = Polyline.of(joined(second, with, span.more()), POINTS);
+        double along = Similarity.rigid(line, whole, growth).distance(line, whole);
+        double against = Similarity.rigid(line, whole.reversed(), growth).distance(line, whole.reversed());
+        return new Pair(of, with, against < along, span);
+    }
+
+    /** The second's line of a pair, along the first's stroke, as so many points. */
+    static Polyline partner(List<Stroke> second, Pair pair, int points) {
+        Span span = pair.span();
+        Polyline line = Polyline.of(joined(second, pair.with(), span.more()), points);
+        Polyline along = pair.reversed() ? line.reversed() : line;
+        return span.from() == 0 && span.to() == 1 ? along : along.between(span.from(), span.to());
+    }
+
+    private static Curve joined(List<Stroke> strokes, int start, List<Integer> more) {
+        Curve curve = strokes.get(start).curve();
+        for (int next : more) {
+            curve = curve.joinedTo(strokes.get(next).curve());
+        }
+        return curve;
+    }
+
+    /** Whether a line goes on from an end of another, near enough and without a turn. */
+    private boolean continues(Polyline a, Polyline b) {
+        int last = POINTS - 1;
+        for (int end : new int[] {0, last}) {
+            for (int start : new int[] {0, last}) {
+                int inA = end == 0 ? 2 : last - 2;
+                int inB = start == 0 ? 2 : last - 2;
+                double ax = a.x()[end] - a.x()[inA];
+                double ay = a.y()[end] - a.y()[inA];
+                double bx = b.x()[inB] - b.x()[start];
+                double by = b.y()[inB] - b.y()[start];
+                double cosine = (ax * bx + ay * by) / Math.max(1e-9, Math.hypot(ax, ay) * Math.hypot(bx, by));
+                if (gap(a, end, b, start) < SLACK * size && cosine > 0.7) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private static double gap(Polyline a, int at, Polyline b) {
+        return Math.min(gap(a, at, b, 0), gap(a, at, b, b.count() - 1));
+    }
+
+    private static double gap(Polyline a, int at, Polyline b, int there) {
+        return Math.hypot(a.x()[at] - b.x()[there], a.y()[at] - b.y()[there]);
     }
 }

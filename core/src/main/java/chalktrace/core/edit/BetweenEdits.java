@@ -1,5 +1,6 @@
 package chalktrace.core.edit;
 
+import chalktrace.core.between.Carried;
 import chalktrace.core.between.DrawnArc;
 import chalktrace.core.between.InBetween;
 import chalktrace.core.between.TimingChart;
@@ -7,6 +8,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeSelection;
@@ -102,6 +104,25 @@ public final class BetweenEdits {
     }
 
     /**
+     * The drawing that lies between two: lines drafted, paint with the lines that bound it, pictures along with the whole. What has
+     * no partner is the first drawing's up to half way and the second's after.
+     *
+     * @param between made of the two drawings' strokes
+     * @param middle where the middle of its lines lies; empty for its own way
+     */
+    public static Drawing draft(
+            Drawing first, Drawing second, InBetween between, double share, Optional<Point2D> middle) {
+        InBetween.Draft draft = between.at(share, middle);
+        Carried carried = draft.carried();
+        Drawing from = carried.early() ? first : second;
+        return new Drawing(
+                1,
+                draft.strokes(),
+                from.fills().stream().map(carried::paint).toList(),
+                from.pictures().stream().map(carried::picture).toList());
+    }
+
+    /**
      * New drawings on every n-th frame after a key up to the next, over what shows there: the first key ends where the first of
      * them starts.
      *
@@ -126,26 +147,74 @@ public final class BetweenEdits {
         for (int frame = first.start() + Math.max(1, every); frame < second.start(); frame += Math.max(1, every)) {
             frames.add(frame);
         }
-        List<List<Stroke>> drafts = chart.ticks().stream()
+        List<InBetween.Draft> drafts = chart.ticks().stream()
                 .limit(frames.size())
-                .map(tick -> between.at(tick, arc.map(a -> a.apply(tick))).strokes())
+                .map(tick -> between.at(tick, arc.map(a -> a.apply(tick))))
                 .toList();
-        return new Edit(
-                "draw " + frames.size() + " in-betweens",
-                shot -> shot.withLevel(levelId, level -> {
-                    if (shot.isLocked(level) || level.style().held()) {
-                        return level;
-                    }
-                    Level out = level;
-                    Exposures exposures = level.exposures();
-                    for (int i = 0; i < frames.size(); i++) {
-                        int end = i + 1 < frames.size() ? frames.get(i + 1) : second.start();
-                        int number = out.nextNumber();
-                        out = out.with(new Drawing(number, drafts.get(i)));
-                        exposures = exposures.with(
-                                new Exposure(frames.get(i), end - frames.get(i), number, first.placement()));
-                    }
-                    return out.with(exposures);
-                }));
+        return new Edit("draw " + frames.size() + " in-betweens", shot -> {
+            Level lines = shot.level(levelId).orElse(null);
+            if (lines == null || shot.isLocked(lines) || lines.style().held()) {
+                return shot;
+            }
+            List<Integer> numbers = new ArrayList<>();
+            Shot drawn = shot.withLevel(levelId, level -> {
+                Level out = level;
+                for (InBetween.Draft draft : drafts) {
+                    int number = out.nextNumber();
+                    numbers.add(number);
+                    out = out.with(drawing(number, level, first, second, draft, draft.strokes()));
+                }
+                return shown(out, numbers, frames, first, second);
+            });
+            Optional<String> paintId = FillEdits.paintLevel(shot, levelId);
+            return paintId.isEmpty()
+                    ? drawn
+                    : drawn.withLevel(
+                            paintId.get(), paint -> painted(shot, paint, numbers, drafts, frames, first, second));
+        });
+    }
+
+    private static Drawing drawing(
+            int number, Level level, Exposure first, Exposure second, InBetween.Draft draft, List<Stroke> strokes) {
+        int from = draft.carried().early() ? first.drawing() : second.drawing();
+        Drawing key = level.drawing(from).orElse(Drawing.empty(from));
+        return new Drawing(
+                number,
+                strokes,
+                key.fills().stream().map(draft.carried()::paint).toList(),
+                key.pictures().stream().map(draft.carried()::picture).toList());
+    }
+
+    /** The paint of the lines' in-betweens, where both keys' lines have paint, under the same numbers. */
+    private static Level painted(
+            Shot shot,
+            Level paint,
+            List<Integer> numbers,
+            List<InBetween.Draft> drafts,
+            List<Integer> frames,
+            Exposure first,
+            Exposure second) {
+        boolean ready = paint.drawing(first.drawing()).isPresent()
+                && paint.drawing(second.drawing()).isPresent()
+                && numbers.stream().allMatch(number -> paint.drawing(number).isEmpty());
+        if (!ready || shot.isLocked(paint)) {
+            return paint;
+        }
+        Level out = paint;
+        for (int i = 0; i < numbers.size(); i++) {
+            out = out.with(drawing(numbers.get(i), paint, first, second, drafts.get(i), List.of()));
+        }
+        return shown(out, numbers, frames, first, second);
+    }
+
+    private static Level shown(
+            Level level, List<Integer> numbers, List<Integer> frames, Exposure first, Exposure second) {
+        Exposures exposures = level.exposures();
+        for (int i = 0; i < frames.size(); i++) {
+            int end = i + 1 < frames.size() ? frames.get(i + 1) : second.start();
+            exposures =
+                    exposures.with(new Exposure(frames.get(i), end - frames.get(i), numbers.get(i), first.placement()));
+        }
+        return level.with(exposures);
     }
 }

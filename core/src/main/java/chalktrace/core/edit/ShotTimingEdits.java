@@ -10,6 +10,7 @@ import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SpanExposures;
 import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
+import java.util.LinkedList;
 import java.util.List;
 
 /** Edits that make the whole shot longer or shorter somewhere in its middle. Levels that are locked move along. */
@@ -160,16 +161,19 @@ public final class ShotTimingEdits {
         return out;
     }
 
-    /** What has come to lie under the one after it ends where that starts. */
+    /** What has come to lie under one after it ends where that starts. */
     private static List<MouthSpan> unoverlapped(List<MouthSpan> spans) {
-        List<MouthSpan> out = new ArrayList<>();
-        for (int i = 0; i < spans.size(); i++) {
-            MouthSpan span = spans.get(i);
-            int end = i + 1 < spans.size()
-                    ? Math.min(span.range().end(), spans.get(i + 1).range().start())
-                    : span.range().end();
-            if (end > span.range().start()) {
-                out.add(new MouthSpan(new FrameRange(span.range().start(), end), span.shape(), span.byHand()));
+        LinkedList<MouthSpan> out = new LinkedList<>();
+        int end = Integer.MAX_VALUE;
+        for (int i = spans.size() - 1; i >= 0; i--) {
+            FrameRange range = spans.get(i).range();
+            end = Math.min(end, range.end());
+            if (end > range.start()) {
+                out.addFirst(new MouthSpan(
+                        new FrameRange(range.start(), end),
+                        spans.get(i).shape(),
+                        spans.get(i).byHand()));
+                end = range.start();
             }
         }
         return out;

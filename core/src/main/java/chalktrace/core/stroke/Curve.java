@@ -131,6 +131,38 @@ public final class Curve {
         return new Curve(out);
     }
 
+    /** With another curve added where the ends of both come closest, and a straight piece between them; either may be turned round. */
+    public Curve joinedTo(Curve other) {
+        double[] gaps = {
+            gap(this, true, other, true),
+            gap(this, true, other, false),
+            gap(this, false, other, true),
+            gap(this, false, other, false)
+        };
+        int closest = 0;
+        for (int i = 1; i < 4; i++) {
+            closest = gaps[i] < gaps[closest] ? i : closest;
+        }
+        double[] a = (closest < 2 ? this : reversed()).values;
+        double[] b = (closest % 2 == 0 ? other : other.reversed()).values;
+        double[] out = Arrays.copyOf(a, a.length + 6 + b.length);
+        for (int third = 1; third <= 2; third++) {
+            for (int k = 0; k < 3; k++) {
+                double from = a[a.length - 3 + k];
+                out[a.length + 3 * (third - 1) + k] = from + (b[k] - from) * third / 3;
+            }
+        }
+        System.arraycopy(b, 0, out, a.length + 6, b.length);
+        Curve joined = of(out);
+        return closest < 2 ? joined : joined.reversed();
+    }
+
+    private static double gap(Curve a, boolean atEnd, Curve b, boolean atStart) {
+        int p = atEnd ? a.points() - 1 : 0;
+        int q = atStart ? 0 : b.points() - 1;
+        return Math.hypot(a.x(p) - b.x(q), a.y(p) - b.y(q));
+    }
+
     /** The middle line without its weight. */
     public Path2D path() {
         Path2D.Double path = new Path2D.Double();

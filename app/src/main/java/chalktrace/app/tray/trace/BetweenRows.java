@@ -9,6 +9,7 @@ import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.InBetweening;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.core.between.Smear;
 import chalktrace.core.between.TimingChart;
 import java.util.Map;
 import javafx.geometry.Pos;
@@ -38,6 +39,7 @@ final class BetweenRows extends VBox {
     private final Canvas chart = new Canvas(CHART_WIDTH, CHART_HEIGHT);
     private final TextField ticks = new TextField();
     private int dragged = -1;
+    private final ComboBox<Smear.Features> features = new ComboBox<>();
     private final Label pairWords = Rows.hint("");
     private final ValueSlider share;
 
@@ -88,6 +90,15 @@ final class BetweenRows extends VBox {
         chart.setCursor(Cursor.H_RESIZE);
         chart.setOnMousePressed(event -> dragged = nearest(event.getX()));
         chart.setOnMouseDragged(event -> dragTick(event.getX()));
+        features.getItems().setAll(Smear.Features.values());
+        features.setValue(Smear.Features.STRETCHED);
+        features.setId("smear-features");
+        features.setFocusTraversable(false);
+        features.setTooltip(new Tooltip("What becomes of the selected strokes of the first drawing in a smear."));
+        features.setConverter(ShownAs.words(Map.of(
+                Smear.Features.STRETCHED, "Smear: selection stretched",
+                Smear.Features.DOUBLED, "Smear: selection early and late",
+                Smear.Features.MERGED, "Smear: selection as one mass")::get));
         HBox chartRow = new HBox(6, spacing, Rows.quiet("on every"), every);
         chartRow.setAlignment(Pos.CENTER_LEFT);
         HBox buttons = new HBox(
@@ -111,9 +122,10 @@ final class BetweenRows extends VBox {
                         share,
                         buttons,
                         Buttons.words(
-                                "smear",
+                                "Smear",
                                 "stretched along the way, as much of it as the draft's percent say",
-                                () -> session.inBetweening().showSmear(share.value() / 100)),
+                                () -> session.inBetweening().showSmear(share.value() / 100, features.getValue())),
+                        features,
                         Buttons.words(
                                 "pair by hand",
                                 "the picked stroke, then its partner on the other drawing",
