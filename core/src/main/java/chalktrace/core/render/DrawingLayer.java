@@ -79,7 +79,8 @@ public record DrawingLayer(
         }
     }
 
-    private int[] alone(Surface surface, PixelTile tile) {
+    /** Its words on a tile with nothing else, clear where it does not cover. */
+    int[] alone(Surface surface, PixelTile tile) {
         if (surface.quick()) {
             Optional<RasterCache.Near> near = surface.rasters().near(drawing, key(surface), toDevice(surface));
             if (near.isPresent()) {

@@ -39,6 +39,8 @@ public final class FrameComposer {
         for (SceneLayer layer : scene.layers()) {
             if (layer instanceof DrawingLayer drawing) {
                 drawing.warm(surface);
+            } else if (layer instanceof OnionLayer onion) {
+                onion.lines().warm(surface);
             }
         }
     }

@@ -22,8 +22,8 @@ import java.util.TreeSet;
  * @param before how many earlier ones
  * @param after how many later ones
  * @param step what is counted
- * @param strength the opacity of the nearest, 0 to 1
- * @param falloff the share of its opacity that the next one has, 0 to 1
+ * @param strength how much the nearest stands out, 0 to 1
+ * @param falloff the share of its strength that the next one has, 0 to 1
  * @param mix from 0 (only the earlier) over 0.5 (both alike) to 1 (only the later)
  * @param outlines whether only their middle lines show, thin
  * @param earlier the colour of earlier ones
@@ -54,9 +54,6 @@ public record OnionSkin(
 
     private static final double USUAL_STRENGTH = 0.6;
     private static final double USUAL_FALLOFF = 0.55;
-
-    /** Lines are told from the paper at this contrast (WCAG 2.2, 1.4.11, for what is needed to understand a graphic). */
-    private static final double LEAST_CONTRAST = 3;
 
     /** What is counted. */
     public enum Step {
@@ -155,32 +152,15 @@ public record OnionSkin(
         return found;
     }
 
-    /** The look of an earlier or later drawing on a paper, in a colour that can be told from it. */
-    InkLook look(boolean isLater, Rgb paper) {
-        return new InkLook(Optional.of(adapted(isLater ? later : earlier, paper)), isLater, outlines);
+    /** The layer by which a neighbour shows through. @param lines it, as it is placed and laid */
+    OnionLayer layer(Neighbour neighbour, DrawingLayer lines) {
+        return new OnionLayer(lines, neighbour.later() ? later : earlier, neighbour.later(), neighbour.opacity());
     }
 
-    /** A colour made darker or lighter, whichever takes less, until it stands out from the paper. */
-    static Rgb adapted(Rgb color, Rgb paper) {
-        for (int i = 0; i <= 20; i++) {
-            double share = i / 20.0;
-            Rgb darker = mixed(color, new Rgb(0, 0, 0), share);
-            if (darker.contrast(paper) >= LEAST_CONTRAST) {
-                return darker;
-            }
-            Rgb lighter = mixed(color, Rgb.WHITE, share);
-            if (lighter.contrast(paper) >= LEAST_CONTRAST) {
-                return lighter;
-            }
-        }
-        return color;
-    }
-
-    private static Rgb mixed(Rgb a, Rgb b, double share) {
-        return new Rgb(
-                (int) Math.round(a.red() + share * (b.red() - a.red())),
-                (int) Math.round(a.green() + share * (b.green() - a.green())),
-                (int) Math.round(a.blue() + share * (b.blue() - a.blue())));
+    /** How the lines of an earlier or later drawing are laid out; their colour comes from what lies under them. */
+    InkLook look(boolean isLater) {
+        InkLook.Pattern pattern = isLater ? InkLook.Pattern.BROKEN : InkLook.Pattern.SOLID;
+        return new InkLook(Optional.of(isLater ? later : earlier), pattern, outlines);
     }
 
     /**

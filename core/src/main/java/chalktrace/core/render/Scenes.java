@@ -50,11 +50,15 @@ public final class Scenes {
         return new Scene(shot.setup().size(), layers);
     }
 
-    /** A scene with a draft over it: thin lines in one colour, offered and not drawn. */
+    /** A scene with a draft over it: dotted lines in one colour, offered and not drawn. */
     public static Scene withDraft(Scene scene, Shot shot, Drawing draft, Rgb color) {
         List<SceneLayer> layers = new ArrayList<>(scene.layers());
         layers.add(new DrawingLayer(
-                draft, shot.chalks(), new InkLook(Optional.of(color), true, false), Placement.AS_IS, 1));
+                draft,
+                shot.chalks(),
+                new InkLook(Optional.of(color), InkLook.Pattern.DOTTED, false),
+                Placement.AS_IS,
+                1));
         return new Scene(scene.size(), layers);
     }
 
@@ -79,12 +83,14 @@ public final class Scenes {
     private static void addOnion(Shot shot, Level level, int frame, OnionSkin onion, List<SceneLayer> layers) {
         for (OnionSkin.Neighbour neighbour : onion.neighbours(shot, level, frame)) {
             level.drawing(neighbour.run().drawing())
-                    .map(drawing -> new DrawingLayer(
-                            drawing,
-                            shot.chalks(),
-                            onion.look(neighbour.later(), shot.setup().paper()),
-                            laidOver(shot, neighbour),
-                            neighbour.opacity()))
+                    .map(drawing -> onion.layer(
+                            neighbour,
+                            new DrawingLayer(
+                                    drawing,
+                                    shot.chalks(),
+                                    onion.look(neighbour.later()),
+                                    laidOver(shot, neighbour),
+                                    1)))
                     .ifPresent(layers::add);
         }
     }

@@ -30,6 +30,7 @@ final class StrokePainter {
 
     private static final float DASH_PX = 9;
     private static final float GAP_PX = 6;
+    private static final float DOT_GAP_PX = 3;
     private static final float OUTLINE_PX = 1.2f;
     private static final double BROKEN_SHARE = 0.6;
 
@@ -64,7 +65,7 @@ final class StrokePainter {
         for (Stroke stroke : drawing.strokes()) {
             Chalk chalk = chalks.apply(stroke.chalk());
             Shape shape = toDevice.createTransformedShape(
-                    look.broken() || look.outlines()
+                    !look.isSolid() || look.outlines()
                             ? thin(stroke.curve(), chalk.line(), look, scale)
                             : StrokeOutline.of(stroke.curve(), chalk.line(), scale));
             covered = joined(covered, shape);
@@ -133,7 +134,7 @@ final class StrokePainter {
         return new Color(rgb.red(), rgb.green(), rgb.blue(), (int) Math.round(255 * look.opacity(chalk)));
     }
 
-    /** The middle line, thin or broken in dashes that look the same at every zoom. */
+    /** The middle line, thin, broken in dashes or dotted, which look the same at every zoom. */
     private static Shape thin(Curve curve, LineShape line, InkLook look, double scale) {
         if (curve.segments() == 0) {
             return StrokeOutline.of(curve, line, scale);
@@ -142,12 +143,16 @@ final class StrokePainter {
         float width = look.outlines()
                 ? OUTLINE_PX * onScreen
                 : (float) Math.max(line.width() * BROKEN_SHARE, OUTLINE_PX * onScreen);
+        boolean dotted = look.pattern() == InkLook.Pattern.DOTTED;
+        float[] dashes = dotted
+                ? new float[] {0.01f, width + DOT_GAP_PX * onScreen}
+                : new float[] {DASH_PX * onScreen, GAP_PX * onScreen};
         return new BasicStroke(
                         width,
-                        BasicStroke.CAP_BUTT,
+                        dotted ? BasicStroke.CAP_ROUND : BasicStroke.CAP_BUTT,
                         BasicStroke.JOIN_ROUND,
                         10,
-                        look.broken() ? new float[] {DASH_PX * onScreen, GAP_PX * onScreen} : null,
+                        look.isSolid() ? null : dashes,
                         0)
                 .createStrokedShape(curve.path());
     }

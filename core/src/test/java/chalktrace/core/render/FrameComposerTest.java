@@ -480,7 +480,7 @@ class FrameComposerTest {
     }
 
     @Test
-    void aDraftLiesOverAllInItsOwnColourAndBroken() {
+    void aDraftLiesOverAllInItsOwnColourAndDotted() {
         Shot shot = withStrokes(List.of(Shots.line(10, 20, 300, 20)));
         Drawing draft = new Drawing(1, List.of(Shots.line(10, 20, 300, 20)));
         Scene scene = Scenes.withDraft(Scenes.of(shot, 0, EXPORT, NO_FOOTAGE), shot, draft, new Rgb(0, 0, 255));
@@ -491,7 +491,7 @@ class FrameComposerTest {
             blue += at(pixels, x, 20) == 0xFF0000FF ? 1 : 0;
             yellow += at(pixels, x, 20) == YELLOW ? 1 : 0;
         }
-        assertThat(blue).isGreaterThan(100);
+        assertThat(blue).isGreaterThan(50);
         assertThat(yellow).as("the line under it shows in the gaps").isGreaterThan(60);
     }
 

@@ -3,7 +3,6 @@ package chalktrace.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Placement;
@@ -80,19 +79,5 @@ class OnionSkinTest {
         assertThat(all)
                 .extracting(OnionSkin.Neighbour::laid)
                 .containsExactly(Placement.AS_IS, laid, Placement.AS_IS, Placement.AS_IS);
-    }
-
-    @Test
-    void coloursStandOutFromAnyPaper() {
-        for (int grey = 0; grey <= 255; grey += 5) {
-            Rgb paper = new Rgb(grey, grey, grey);
-            for (Rgb color : List.of(OnionSkin.TEAL, OnionSkin.PLUM, new Rgb(grey, grey, grey))) {
-                // WCAG 2.2, 1.4.11: 3 to 1.
-                assertThat(OnionSkin.adapted(color, paper).contrast(paper)).isGreaterThanOrEqualTo(3);
-            }
-        }
-        assertThat(OnionSkin.adapted(OnionSkin.PLUM, Rgb.WHITE))
-                .as("left alone where it stands out")
-                .isEqualTo(OnionSkin.PLUM);
     }
 }
