@@ -152,8 +152,20 @@ public final class Ledge extends HBox {
                                                         .asObject(),
                                                 Map.of(false, "on this level", true, "on all levels")));
                             case GUIDES -> guideKinds();
-                            case FILL -> Rows.quiet("touch between lines of this level");
+                            case FILL -> fillWords();
                         });
+    }
+
+    /** What bounds a region that would be painted. */
+    private Node fillWords() {
+        Label words = Rows.quiet("");
+        words.textProperty()
+                .bind(session.painting()
+                        .paintBoundsProperty()
+                        .map(paint -> paint
+                                ? "Touch between lines, or dark or thin paint, of this level"
+                                : "Touch between lines of this level"));
+        return words;
     }
 
     private static HBox middled(Node... parts) {

@@ -11,10 +11,12 @@ import java.awt.geom.Point2D;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 
@@ -30,6 +32,7 @@ public final class Painting {
     private final Notices notices;
     private final DoubleProperty gap = new SimpleDoubleProperty();
     private final DoubleProperty grow = new SimpleDoubleProperty();
+    private final BooleanProperty paintBounds = new SimpleBooleanProperty();
     private final IntegerProperty span = new SimpleIntegerProperty(1);
     private final ReadOnlyObjectWrapper<Found> looked = new ReadOnlyObjectWrapper<>();
     private int latest;
@@ -55,6 +58,11 @@ public final class Painting {
     /** How far paint goes under the line, in shot pixels. */
     public DoubleProperty growProperty() {
         return grow;
+    }
+
+    /** Whether dark or thin paint counts as a line. */
+    public BooleanProperty paintBoundsProperty() {
+        return paintBounds;
     }
 
     /** On how many frames a touch paints, following the region. */
@@ -95,7 +103,10 @@ public final class Painting {
         }
         find(x, y, found -> {
             if (found.isEmpty()) {
-                notices.problem("There is no region here: touch between lines of the current level.");
+                notices.problem(
+                        paintBounds.get()
+                                ? "There is no region here: touch between lines, or between dark or thin paint, of this level."
+                                : "There is no region here: touch between lines of this level.");
             } else if (found.get().open()) {
                 notices.problem("The lines leave this region open by more than " + Math.round(gap.get())
                         + " px: close them, or raise the limit in the Trace tray.");
@@ -177,7 +188,7 @@ public final class Painting {
     }
 
     private Reach reach() {
-        return new Reach(gap.get(), grow.get());
+        return new Reach(gap.get(), grow.get(), paintBounds.get());
     }
 
     /** Widths are as they suit the picture's height. */

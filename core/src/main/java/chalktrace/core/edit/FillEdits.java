@@ -38,12 +38,18 @@ public final class FillEdits {
      * How regions are found.
      *
      * @param gapPx the widest opening in a line that counts as closed
-     * @param growPx how far paint goes under the line
+     * @param growPx how far paint goes under the line, at most to its middle
+     * @param paintBounds whether dark or thin paint counts as a line, as in art that is drawn in filled outlines
      */
-    public record Reach(double gapPx, double growPx) {
+    public record Reach(double gapPx, double growPx, boolean paintBounds) {
 
         /** As it suits a picture 1080 pixels high. */
         public static final Reach USUAL = new Reach(6, 2);
+
+        /** Only lines count. */
+        public Reach(double gapPx, double growPx) {
+            this(gapPx, growPx, false);
+        }
     }
 
     /** A region that was found. @param open whether it runs out to the picture's edge */
@@ -51,7 +57,8 @@ public final class FillEdits {
 
     /** The region of a line level around a place of the picture; empty on a line and outside the picture. */
     public static Optional<Found> region(Shot shot, String lineLevel, int frame, double x, double y, Reach reach) {
-        RegionFinder finder = new RegionFinder(LineMask.of(shot, frame, List.of(lineLevel)), reach.gapPx());
+        RegionFinder finder =
+                new RegionFinder(LineMask.of(shot, frame, List.of(lineLevel), reach.paintBounds()), reach.gapPx());
         return finder.around((int) Math.floor(x), (int) Math.floor(y), reach.growPx())
                 .map(region -> new Found(
                         ContourTracer.trace(region.pixels(), 1, 0, 0, SMALLEST_AREA_PX),
@@ -62,7 +69,8 @@ public final class FillEdits {
 
     /** All that lies within the outermost lines of a level. */
     public static Contours silhouette(Shot shot, String lineLevel, int frame, Reach reach) {
-        RegionFinder finder = new RegionFinder(LineMask.of(shot, frame, List.of(lineLevel)), reach.gapPx());
+        RegionFinder finder =
+                new RegionFinder(LineMask.of(shot, frame, List.of(lineLevel), reach.paintBounds()), reach.gapPx());
         // To the middle of the line, as paint goes under it and not beyond.
         return ContourTracer.trace(finder.silhouette(-reach.growPx()), 1, 0, 0, SMALLEST_AREA_PX);
     }

@@ -18,6 +18,9 @@ import java.util.stream.IntStream;
 /** Edits of the same part, or the same showing, on many frames at once. */
 public final class SpanEdits {
 
+    /** At so many distances from a root, and one more, its followers are worked out. */
+    private static final int PLACES = 8;
+
     private SpanEdits() {}
 
     /**
@@ -96,12 +99,14 @@ public final class SpanEdits {
                 rootX[i] = root.getX();
                 rootY[i] = root.getY();
             }
+            double[][] lateX = late(rootX, delayFrames, overshoot);
+            double[][] lateY = late(rootY, delayFrames, overshoot);
             Shot out = shot;
             Set<Integer> done = new HashSet<>();
             for (int i = 0; i < rootX.length; i++) {
                 Optional<Pick> there = samePart(shot, pick, frames.start() + i);
                 if (there.isPresent() && done.add(there.get().drawing())) {
-                    Warp late = late(there.get().bounds(shot), rootX, rootY, i, delayFrames, overshoot);
+                    Warp late = behind(there.get().bounds(shot), rootX, rootY, lateX, lateY, i);
                     out = PickEdits.bend(there.get(), late).change().apply(out);
                 }
             }
@@ -109,23 +114,29 @@ public final class SpanEdits {
         });
     }
 
-    private static Warp late(
-            Rectangle2D box, double[] rootX, double[] rootY, int frame, double delayFrames, double overshoot) {
+    /** Where the root would be for places at some distances from it, on each frame; between them it goes evenly. */
+    private static double[][] late(double[] root, double delayFrames, double overshoot) {
+        double[][] late = new double[PLACES + 1][];
+        for (int p = 0; p <= PLACES; p++) {
+            late[p] = DragFollow.follow(root, delayFrames, overshoot, p / (double) PLACES);
+        }
+        return late;
+    }
+
+    private static Warp behind(
+            Rectangle2D box, double[] rootX, double[] rootY, double[][] lateX, double[][] lateY, int frame) {
         double size = Math.max(1, Math.hypot(box.getWidth(), box.getHeight()));
         double nearX = Math.max(box.getMinX(), Math.min(box.getMaxX(), rootX[frame]));
         double nearY = Math.max(box.getMinY(), Math.min(box.getMaxY(), rootY[frame]));
-        // How far behind places at some distances are is worked out once; between them it goes evenly.
-        int places = 8;
-        double[] behindX = new double[places + 1];
-        double[] behindY = new double[places + 1];
-        for (int p = 0; p <= places; p++) {
-            double along = p / (double) places;
-            behindX[p] = DragFollow.follow(rootX, delayFrames, overshoot, along)[frame] - rootX[frame];
-            behindY[p] = DragFollow.follow(rootY, delayFrames, overshoot, along)[frame] - rootY[frame];
+        double[] behindX = new double[PLACES + 1];
+        double[] behindY = new double[PLACES + 1];
+        for (int p = 0; p <= PLACES; p++) {
+            behindX[p] = lateX[p][frame] - rootX[frame];
+            behindY[p] = lateY[p][frame] - rootY[frame];
         }
         return (x, y) -> {
-            double at = Math.min(1, Math.hypot(x - nearX, y - nearY) / size) * places;
-            int p = Math.min(places - 1, (int) at);
+            double at = Math.min(1, Math.hypot(x - nearX, y - nearY) / size) * PLACES;
+            int p = Math.min(PLACES - 1, (int) at);
             double share = at - p;
             return new Point2D.Double(
                     x + behindX[p] + share * (behindX[p + 1] - behindX[p]),

@@ -5,7 +5,7 @@ import java.util.Optional;
 /**
  * Finds the region that lines bound around a place. Gaps in the lines up to a set width count as closed: lines are
  * thickened by half of it, the region is found, and grown back by as much wherever no line stands. Then it grows under the
- * line, so that no gap shows between paint and line.
+ * line, so that no gap shows between paint and line, but not beyond the line's middle.
  */
 public final class RegionFinder {
 
@@ -44,11 +44,11 @@ public final class RegionFinder {
         if (start < 0) {
             // So narrow that closing gaps fills it up: it is taken as its lines leave it.
             Bitmap region = Flood.from(x, y, lines);
-            return Optional.of(new Region(Dilation.by(region, grow), touchesEdge(region)));
+            return Optional.of(new Region(UnderLine.grown(region, lines, grow), touchesEdge(region)));
         }
         Bitmap region = Flood.from(start % lines.width(), start / lines.width(), barrier);
         boolean open = touchesEdge(region);
-        return Optional.of(new Region(Dilation.by(backToTheLines(region), grow), open));
+        return Optional.of(new Region(UnderLine.grown(backToTheLines(region), lines, grow), open));
     }
 
     /** All that lies within the outermost lines, the lines themselves taken along, grown by some pixels or shrunk. */

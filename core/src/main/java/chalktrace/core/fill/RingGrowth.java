@@ -1,54 +1,67 @@
 package chalktrace.core.fill;
 
-import java.util.PriorityQueue;
+import java.util.Arrays;
 
 /**
  * Grows a region pixel by pixel along the shortest ways that touch no barrier: Dijkstra's algorithm on the eight neighbours of
- * each pixel. Cost: n log n in the pixels that are added and in the region's edge.
+ * each pixel, with a bucket for each small step of distance (Dial, "Algorithm 360: Shortest-Path Forest with Topological Ordering",
+ * 1969). Cost: linear in the pixels that are added and in the region's edge.
  */
 final class RingGrowth {
 
     private static final int[] STEP_X = {1, 0, -1, 0, 1, -1, -1, 1};
     private static final int[] STEP_Y = {0, 1, 0, -1, 1, 1, -1, -1};
 
-    private record Reached(float away, int pixel) implements Comparable<Reached> {
-        @Override
-        public int compareTo(Reached other) {
-            return Float.compare(away, other.away);
-        }
-    }
+    /** Steps beside and diagonally, in hundredths of a pixel. */
+    private static final int BESIDE = 100;
 
-    private RingGrowth() {}
+    private static final int DIAGONAL = 141;
+
+    private final Bitmap out;
+    private final Bitmap barrier;
+    private final int[][] buckets;
+    private final int[] counts;
+
+    private RingGrowth(Bitmap region, Bitmap barrier, double reach) {
+        this.out = new Bitmap(region.width, region.height, region.on.clone());
+        this.barrier = barrier;
+        int most = (int) Math.floor(reach * BESIDE);
+        buckets = new int[Math.max(0, most) + 1][];
+        counts = new int[buckets.length];
+    }
 
     /** @param reach the longest way, in pixels */
     static Bitmap around(Bitmap region, Bitmap barrier, double reach) {
-        int w = region.width;
-        Bitmap out = new Bitmap(w, region.height, region.on.clone());
-        PriorityQueue<Reached> next = new PriorityQueue<>();
+        RingGrowth growth = new RingGrowth(region, barrier, reach);
         for (int y = 0; y < region.height; y++) {
-            for (int x = 0; x < w; x++) {
+            for (int x = 0; x < region.width; x++) {
                 if (region.isEdge(x, y)) {
-                    spread(x, y, 0, reach, out, barrier, next);
+                    growth.spread(x, y, 0);
                 }
             }
         }
-        while (!next.isEmpty()) {
-            Reached here = next.poll();
-            if (!out.on[here.pixel]) {
-                out.on[here.pixel] = true;
-                spread(here.pixel % w, here.pixel / w, here.away, reach, out, barrier, next);
-            }
-        }
-        return out;
+        growth.run();
+        return growth.out;
     }
 
-    private static void spread(
-            int x, int y, float away, double reach, Bitmap out, Bitmap barrier, PriorityQueue<Reached> next) {
+    private void run() {
+        for (int away = 0; away < buckets.length; away++) {
+            for (int i = 0; i < counts[away]; i++) {
+                int pixel = buckets[away][i];
+                if (!out.on[pixel]) {
+                    out.on[pixel] = true;
+                    spread(pixel % out.width, pixel / out.width, away);
+                }
+            }
+        }
+    }
+
+    private void spread(int x, int y, int away) {
         for (int i = 0; i < 8; i++) {
             int nx = x + STEP_X[i];
             int ny = y + STEP_Y[i];
             boolean inside = nx >= 0 && ny >= 0 && nx < out.width && ny < out.height;
-            if (!inside || out.at(nx, ny) || barrier.at(nx, ny)) {
+            if (!inside || out.on[ny * out.width + nx] || barrier.on[ny * out.width + nx]) {
                 continue;
             }
             // Between two barrier pixels that touch at a corner there is no way through.
@@ -56,10 +69,19 @@ final class RingGrowth {
             if (diagonal && barrier.at(nx, y) && barrier.at(x, ny)) {
                 continue;
             }
-            float far = away + (diagonal ? 1.4142135f : 1);
-            if (far <= reach) {
-                next.add(new Reached(far, ny * out.width + nx));
+            int far = away + (diagonal ? DIAGONAL : BESIDE);
+            if (far < buckets.length) {
+                put(far, ny * out.width + nx);
             }
         }
+    }
+
+    private void put(int away, int pixel) {
+        if (buckets[away] == null) {
+            buckets[away] = new int[64];
+        } else if (counts[away] == buckets[away].length) {
+            buckets[away] = Arrays.copyOf(buckets[away], 2 * counts[away]);
+        }
+        buckets[away][counts[away]++] = pixel;
     }
 }

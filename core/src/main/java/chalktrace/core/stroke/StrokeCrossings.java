@@ -20,16 +20,21 @@ public final class StrokeCrossings {
      */
     public static List<Double> of(Curve curve, List<Curve> others) {
         Sampled a = Sampled.of(curve);
+        PieceGrid grid = new PieceGrid(a);
         TreeSet<Double> places = new TreeSet<>();
         for (Curve other : others) {
-            Sampled b = other == curve ? a : Sampled.of(other);
-            for (int i = 1; i < a.count(); i++) {
-                for (int j = 1; j < b.count(); j++) {
-                    boolean neighbours = a == b && Math.abs(i - j) < 2;
-                    if (!neighbours) {
-                        crossing(a, i, b, j).ifPresent(places::add);
+            boolean itself = other == curve;
+            if (!itself && !grid.reaches(other)) {
+                continue;
+            }
+            Sampled b = itself ? a : Sampled.of(other);
+            for (int j = 1; j < b.count(); j++) {
+                int piece = j;
+                grid.near(b, j, i -> {
+                    if (!itself || Math.abs(i - piece) >= 2) {
+                        crossing(a, i, b, piece).ifPresent(places::add);
                     }
-                }
+                });
             }
         }
         List<Double> distinct = new ArrayList<>();

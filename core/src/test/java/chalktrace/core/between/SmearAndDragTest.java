@@ -12,6 +12,7 @@ import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class SmearAndDragTest {
@@ -80,5 +81,48 @@ class SmearAndDragTest {
                 .as("none without overshoot")
                 .isLessThan(200.5);
         assertThat(DragFollow.follow(root, 4, 0.6, 0)[20]).as("the root itself").isCloseTo(root[20], within(0.1));
+    }
+
+    @Test
+    void aFollowerWithoutALagIsItsRootAndAnyLagAgreesWithFineSteps() {
+        double[] root = {0, 4, 9, 9, 20, 31, 31, 31, 12};
+        assertThat(DragFollow.follow(root, 5, 0.6, 0)).containsExactly(root);
+        for (double overshoot : new double[] {0, 0.4, 1}) {
+            double[] exact = DragFollow.follow(root, 3, overshoot, 0.7);
+            double[] fine = inFineSteps(root, 2.1, 1 - 0.75 * overshoot);
+            for (int f = 0; f < root.length; f++) {
+                assertThat(exact[f]).isCloseTo(fine[f], within(0.01));
+            }
+        }
+    }
+
+    /** The damped oscillator by many small steps of Euler's method, for comparison. */
+    private static double[] inFineSteps(double[] root, double lag, double damping) {
+        double frequency = 2 * damping / lag;
+        double[] out = root.clone();
+        double place = root[0];
+        double speed = 0;
+        int steps = 200_000;
+        for (int f = 1; f < root.length; f++) {
+            for (int i = 0; i < steps; i++) {
+                double target = root[f - 1] + (root[f] - root[f - 1]) * (i + 0.5) / steps;
+                speed += (frequency * frequency * (target - place) - 2 * damping * frequency * speed) / steps;
+                place += speed / steps;
+            }
+            out[f] = place;
+        }
+        return out;
+    }
+
+    @Test
+    void chosenFeaturesOfASmearAreDoubledOrMerged() {
+        InBetween between = InBetween.of(square(0, 0), square(200, 0));
+        List<Stroke> doubled = Smear.of(between, 1, Set.of(0, 1), Smear.Features.DOUBLED);
+        assertThat(doubled).hasSize(6);
+        List<Stroke> merged = Smear.of(between, 1, Set.of(0, 1), Smear.Features.MERGED);
+        assertThat(merged).hasSize(3);
+        Rectangle2D mass = StrokeSelection.bounds(merged.get(2));
+        assertThat(mass.getMinX()).isCloseTo(0, within(1.0));
+        assertThat(mass.getMaxX()).isCloseTo(240, within(1.0));
     }
 }

@@ -1,7 +1,9 @@
 package chalktrace.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
@@ -143,5 +145,31 @@ class FillEditsTest {
         Shot painted = paint(shot, 0, 70, 70);
         Shot locked = painted.withLevel(paintLevel(painted).id(), level -> level.withLocked(true));
         assertThat(paint(locked, 0, 70, 70)).isEqualTo(locked);
+    }
+
+    @Test
+    void inArtOfFilledOutlinesDarkPaintBoundsARegionWhenAsked() {
+        // A ring of dark paint, 4 px wide, and no line.
+        double[] outer = {40, 40, 100, 40, 100, 100, 40, 100};
+        double[] inner = {44, 44, 44, 96, 96, 96, 96, 44};
+        Shot base = Shots.empty();
+        String ink = base.chalks().get(0).id();
+        Drawing ring = new Drawing(1, List.of(), List.of(new Fill(ink, Contours.of(List.of(outer, inner)))));
+        Shot shot = base.withLevels(List.of(new Level(
+                Shots.LEVEL,
+                "ink",
+                true,
+                false,
+                1,
+                LevelStyle.ROUGH,
+                List.of(ring),
+                new Exposures(List.of(Exposure.of(0, 4, 1))))));
+        FillEdits.Found without =
+                FillEdits.region(shot, Shots.LEVEL, 0, 70, 70, REACH).orElseThrow();
+        assertThat(without.open()).isTrue();
+        FillEdits.Found with = FillEdits.region(shot, Shots.LEVEL, 0, 70, 70, new FillEdits.Reach(4, 1, true))
+                .orElseThrow();
+        assertThat(with.open()).isFalse();
+        assertThat(with.area().area()).isCloseTo(54 * 54, within(120.0));
     }
 }

@@ -13,7 +13,11 @@ import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
+import net.jqwik.api.EdgeCasesMode;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -170,5 +174,31 @@ class RegionFinderTest {
         assertThat(outline.area()).isCloseTo(area, within(area * 0.01));
         assertThat(outline.contains(1100, 50)).isTrue();
         assertThat(outline.contains(1100, 100)).as("in the hole").isFalse();
+    }
+
+    /** Thin lines, any growth: what is grown never reaches a free place that the region did not reach. */
+    @Property(tries = 60, edgeCases = EdgeCasesMode.NONE)
+    void growthNeverComesOutOnTheOtherSideOfALine(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Shape[] lines = new Shape[14];
+        for (int i = 0; i < lines.length; i++) {
+            lines[i] = i % 3 == 0
+                    ? new Ellipse2D.Double(
+                            random.nextInt(300), random.nextInt(300), random.nextInt(20, 200), random.nextInt(20, 200))
+                    : new Line2D.Double(
+                            random.nextInt(SIZE), random.nextInt(SIZE), random.nextInt(SIZE), random.nextInt(SIZE));
+        }
+        Bitmap drawn = drawn(random.nextInt(1, 5), lines);
+        RegionFinder finder = new RegionFinder(drawn, random.nextInt(0, 4));
+        int x = random.nextInt(SIZE);
+        int y = random.nextInt(SIZE);
+        Optional<RegionFinder.Region> bare = finder.around(x, y, 0);
+        Optional<RegionFinder.Region> grown = finder.around(x, y, random.nextInt(1, 9));
+        for (int i = 0; bare.isPresent() && i < drawn.on.length; i++) {
+            assertThat(!drawn.on[i]
+                            && grown.orElseThrow().pixels().on[i]
+                            && !bare.get().pixels().on[i])
+                    .isFalse();
+        }
     }
 }

@@ -9,7 +9,9 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Tool;
 import javafx.beans.property.DoubleProperty;
 import javafx.geometry.Pos;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -24,6 +26,11 @@ final class FillRows extends VBox {
         Painting painting = session.painting();
         NumberField frames = new NumberField("fill-frames", 1, () -> {});
         frames.textProperty().addListener(changed -> painting.spanProperty().set(Math.max(1, (int) frames.value())));
+        CheckBox bounds = new CheckBox("Dark or thin paint counts as line");
+        bounds.setId("paint-bounds");
+        bounds.setFocusTraversable(false);
+        bounds.setTooltip(new Tooltip("For art that is drawn in filled outlines, such as imported drawings."));
+        bounds.selectedProperty().bindBidirectional(painting.paintBoundsProperty());
         var silhouette =
                 Buttons.words("paint the silhouette", "all that lies within the outermost lines", painting::silhouette);
         silhouette.setId("silhouette");
@@ -33,6 +40,7 @@ final class FillRows extends VBox {
                         row("gaps up to", number("fill-gap", painting.gapProperty()), "px are closed"),
                         row("grows", number("fill-grow", painting.growProperty()), "px under the line"),
                         row("paints", frames, "frames from here"),
+                        bounds,
                         silhouette,
                         Rows.hint(
                                 "Paint goes to a level under the current one, onto the drawing that belongs to its lines."));
