@@ -5,6 +5,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.OnionSkin;
@@ -38,6 +39,9 @@ import javafx.util.Duration;
 
 /** Where one draws: the composed frame in tiles of device pixels, as seen from a viewpoint. */
 public final class BoardView extends Region {
+
+    /** A grey on which light chalks stand out as dark ones do. */
+    private static final Rgb WORKING_PAPER = new Rgb(0x7C, 0x7F, 0x80);
 
     private static final long RASTER_BYTES = 256L << 20;
 
@@ -99,6 +103,7 @@ public final class BoardView extends Region {
         Theme.lookProperty().addListener(new WeakInvalidationListener(all));
         session.view().aloneProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);
+        session.view().greyPaperProperty().addListener(all);
         session.view().peekBackProperty().addListener(all);
         session.view().flippedProperty().addListener(all);
         session.transport().playingProperty().addListener(all);
@@ -235,8 +240,14 @@ public final class BoardView extends Region {
         composer.compose(scene(), view, quick, which, () -> framesShown.set(framesShown.get() + 1));
     }
 
+    private Shot onWorkingPaper(Shot shot) {
+        return session.view().greyPaperProperty().get()
+                ? shot.withSetup(shot.setup().withPaper(WORKING_PAPER))
+                : shot;
+    }
+
     private Scene scene() {
-        Shot shot = alone(session.document().shownProperty().get());
+        Shot shot = onWorkingPaper(alone(session.document().shownProperty().get()));
         int frame = session.transport().frame();
         String level = session.selection().level();
         boolean onion = session.view().onionSkinProperty().get()

@@ -15,7 +15,9 @@ import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.LevelStyle;
+import chalktrace.core.shot.Shot;
 import chalktrace.core.speech.MouthDrawings;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,6 +41,9 @@ import org.kordamp.ikonli.Ikon;
 /** The strip of drawing tools under the board: chalks, duster, how long a new drawing shows, where the next stroke lands. */
 public final class Ledge extends HBox {
 
+    /** WCAG 2.2, 1.4.11: what a graphic needs to be seen. */
+    private static final double LEAST_CONTRAST = 3;
+
     private static final String[] HOLDS = {"ones", "twos", "threes", "fours"};
 
     private final Session session;
@@ -51,6 +56,9 @@ public final class Ledge extends HBox {
     private final HBox kinds = new HBox();
     private final HBox ways = new HBox(2, snap, along, within);
     private final Label landing = new Label();
+    private final ToggleButton greyPaper = Buttons.toggle(
+            "Grey paper",
+            "Shows the paper grey while you work, as this chalk hardly shows on it. Exports keep the paper.");
 
     public Ledge(Session session) {
         this.session = session;
@@ -72,7 +80,10 @@ public final class Ledge extends HBox {
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         landing.setTooltip(new Tooltip("where the next stroke lands"));
-        getChildren().addAll(sticks, tools(), modes, space, landing);
+        greyPaper.setId("grey-paper");
+        greyPaper.setMinWidth(Region.USE_PREF_SIZE);
+        greyPaper.selectedProperty().bindBidirectional(session.view().greyPaperProperty());
+        getChildren().addAll(sticks, tools(), modes, space, greyPaper, landing);
         MenuButton holds = holds();
         session.view().toolProperty().addListener((property, before, tool) -> showModes(tool, holds));
         showModes(session.view().toolProperty().get(), holds);
@@ -82,6 +93,13 @@ public final class Ledge extends HBox {
                 session.document().shotProperty(),
                 session.selection().chalkProperty(),
                 session.view().toolProperty());
+        Refresh.on(
+                this,
+                this::offerGreyPaper,
+                session.document().shotProperty(),
+                session.selection().chalkProperty(),
+                session.view().footageHiddenProperty(),
+                session.view().greyPaperProperty());
         Refresh.on(
                 this,
                 this::showLanding,
@@ -294,6 +312,19 @@ public final class Ledge extends HBox {
             shown.get(i).setVisible(wanted);
             shown.get(i).setManaged(wanted);
         }
+    }
+
+    /** Where the current chalk hardly shows on the paper and no footage lies over it. */
+    private void offerGreyPaper() {
+        Shot shot = session.shot();
+        boolean bare = session.view().footageHiddenProperty().get()
+                || shot.footage().stream().noneMatch(Footage::visible);
+        double contrast = shot.chalk(session.selection().chalkProperty().get())
+                .color()
+                .contrast(shot.setup().paper());
+        boolean offered = greyPaper.isSelected() || bare && contrast < LEAST_CONTRAST;
+        greyPaper.setVisible(offered);
+        greyPaper.setManaged(offered);
     }
 
     private void showLanding() {

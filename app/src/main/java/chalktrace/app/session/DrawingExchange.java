@@ -13,7 +13,6 @@ import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.stroke.LineShape;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.file.DrawingFiles;
 import chalktrace.media.file.ImportedDrawing;
@@ -94,9 +93,7 @@ public final class DrawingExchange {
     /** A piece as other programs take it. */
     private record Written(byte[] svg, Pixels pixels) {
         static Written of(DrawingPiece piece, Shot shot) {
-            return new Written(
-                    DrawingFiles.svg(piece, shot),
-                    DrawingPixels.of(new Drawing(1, piece.strokes(), piece.fills(), piece.pictures()), shot));
+            return new Written(DrawingFiles.svg(piece, shot), DrawingPixels.of(Drawing.of(1, piece.items()), shot));
         }
     }
 
@@ -169,11 +166,12 @@ public final class DrawingExchange {
         double scale = read.scaleInto(size);
         DrawingPiece piece = read.piece().fitted(read.width(), read.height(), size);
         List<Chalk> chalks = read.chalks().stream()
-                .map(chalk -> scale == 1
-                        ? chalk
-                        : chalk.withWidth(Math.max(0.1, Math.min(LineShape.WIDEST, chalk.width() * scale))))
+                .map(chalk -> scale == 1 ? chalk : chalk.withLine(chalk.line().scaled(scale)))
                 .toList();
         onDrawing(landing -> ImportEdits.take(landing, piece, chalks), piece);
+        if (!read.losses().isEmpty()) {
+            notices.say(read.lossWords());
+        }
     }
 
     private void put(Pixels pixels) {

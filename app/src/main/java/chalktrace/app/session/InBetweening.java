@@ -270,7 +270,7 @@ public final class InBetweening {
             return;
         }
         Drawing shown = draft.get();
-        document.apply(PickEdits.paste(landing, new DrawingPiece(shown.strokes(), shown.fills(), shown.pictures())));
+        document.apply(PickEdits.paste(landing, new DrawingPiece(shown.items())));
     }
 
     /** Makes all in-betweens from the gate's drawing to the next, on every n-th frame, spaced by a chart. */

@@ -101,6 +101,7 @@ public final class View {
     private final BooleanProperty onionAllLevels = new SimpleBooleanProperty();
     private final BooleanProperty onionSkin = new SimpleBooleanProperty(true);
     private final BooleanProperty footageHidden = new SimpleBooleanProperty();
+    private final BooleanProperty greyPaper = new SimpleBooleanProperty();
     private final ObjectProperty<Only> only = new SimpleObjectProperty<>(Only.ALL);
     private final BooleanProperty footageRuns = new SimpleBooleanProperty();
     private final BooleanProperty spectrogram = new SimpleBooleanProperty();
@@ -198,6 +199,11 @@ public final class View {
     /** Whether footage is hidden for as long as a key is held. */
     public BooleanProperty footageHiddenProperty() {
         return footageHidden;
+    }
+
+    /** Whether the paper is shown grey while one works, for chalks that do not show on the shot's own; exports keep that. */
+    public BooleanProperty greyPaperProperty() {
+        return greyPaper;
     }
 
     /** Which frames are stepped to and seen; each holds until the next of them. */

@@ -85,9 +85,15 @@ public final class ChalkApplication extends Application {
             session.view().stepProperty().set(Step.valueOf(options.step().toUpperCase(Locale.ROOT)));
         }
         request.shot().ifPresentOrElse(window::open, () -> Platform.runLater(window::offerLeftover));
-        request.strokes().ifPresent(strokes -> session.document()
-                .openingProperty()
-                .addListener(opened -> window.use(new SimulatedPen(strokes))));
+        Optional<SimulatedPen> pen = request.strokes().map(SimulatedPen::new);
+        pen.ifPresent(drawing -> {
+            if (request.shot().isPresent()) {
+                session.document().openingProperty().addListener(opened -> window.use(drawing));
+            } else {
+                // On the new shot that the program starts with.
+                Platform.runLater(() -> window.use(drawing));
+            }
+        });
         session.view().sheetProperty().set(options.isSheet());
         if (options.look() != null) {
             session.view().stepProperty().set(Step.GATHER);
@@ -105,7 +111,9 @@ public final class ChalkApplication extends Application {
                             Platform.runLater(() -> session.transport().go(options.frame())));
         }
         if (options.picture() != null) {
-            new WindowPicture(window, session, options.picture()).takeWhenSettled();
+            new WindowPicture(window, session, options.picture(), () -> pen.map(SimulatedPen::isDone)
+                            .orElse(true))
+                    .takeWhenSettled();
         }
     }
 }

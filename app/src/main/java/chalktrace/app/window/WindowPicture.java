@@ -5,6 +5,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.media.export.ShotExport;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.function.BooleanSupplier;
 import javafx.animation.PauseTransition;
 import javafx.scene.Scene;
 import javafx.scene.image.PixelFormat;
@@ -21,19 +22,26 @@ final class WindowPicture {
     private final Workbench window;
     private final Session session;
     private final Path target;
+    private final BooleanSupplier penDone;
     private int looks;
     private int quiet;
     private long lastMade = -1;
 
-    WindowPicture(Workbench window, Session session, Path target) {
+    /** @param penDone whether a simulated pen has drawn all that it has to draw; however long that takes, it is waited for */
+    WindowPicture(Workbench window, Session session, Path target, BooleanSupplier penDone) {
         this.window = window;
         this.session = session;
         this.target = target;
+        this.penDone = penDone;
     }
 
     void takeWhenSettled() {
         PauseTransition pause = new PauseTransition(LOOK_EVERY);
         pause.setOnFinished(done -> {
+            if (!penDone.getAsBoolean()) {
+                takeWhenSettled();
+                return;
+            }
             long made = session.thumbnails().madeProperty().get();
             boolean still = session.jobs().running().isEmpty()
                     && !session.footages().settlingProperty().get()

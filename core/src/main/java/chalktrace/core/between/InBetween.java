@@ -4,9 +4,11 @@ import chalktrace.core.stroke.Stroke;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Drafts of the drawings between two. Strokes are paired; each is blended by its lengths and directions, so that it turns as
@@ -124,22 +126,24 @@ public final class InBetween {
         return lines;
     }
 
-    /** In the first drawing's own order; what has come new lies over it. */
+    /** In the first drawing's own order up to half way, then in the second's. */
     private List<Stroke> strokes(List<Polyline> lines, Carried carried) {
-        Map<Integer, Stroke> drawn = new HashMap<>();
+        Map<Integer, List<Stroke>> drawn = new HashMap<>();
+        Set<Integer> joined = new HashSet<>();
         for (int i = 0; i < lines.size(); i++) {
-            drawn.put(matched.pairs().get(i).of(), drawn(moving.get(i), lines.get(i)));
+            StrokeMatching.Pair pair = matched.pairs().get(i);
+            drawn.computeIfAbsent(carried.early() ? pair.of() : pair.with(), key -> new ArrayList<>())
+                    .add(drawn(moving.get(i), lines.get(i)));
+            joined.addAll(pair.span().more());
         }
+        List<Stroke> from = carried.early() ? first : second;
         List<Stroke> out = new ArrayList<>();
-        for (int i = 0; i < first.size(); i++) {
+        for (int i = 0; i < from.size(); i++) {
             if (drawn.containsKey(i)) {
-                out.add(drawn.get(i));
-            } else if (carried.early()) {
-                out.add(carried.stroke(first.get(i)));
+                out.addAll(drawn.get(i));
+            } else if (carried.early() || !joined.contains(i)) {
+                out.add(carried.stroke(from.get(i)));
             }
-        }
-        if (!carried.early()) {
-            matched.added().forEach(j -> out.add(carried.stroke(second.get(j))));
         }
         return out;
     }

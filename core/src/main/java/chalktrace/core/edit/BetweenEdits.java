@@ -115,11 +115,16 @@ public final class BetweenEdits {
         InBetween.Draft draft = between.at(share, middle);
         Carried carried = draft.carried();
         Drawing from = carried.early() ? first : second;
-        return new Drawing(
-                1,
-                draft.strokes(),
-                from.fills().stream().map(carried::paint).toList(),
-                from.pictures().stream().map(carried::picture).toList());
+        return carried(1, from, draft, draft.strokes());
+    }
+
+    /** A key's items on their way, in their order. */
+    private static Drawing carried(int number, Drawing key, InBetween.Draft draft, List<Stroke> strokes) {
+        Carried carried = draft.carried();
+        return key.withNumber(number)
+                .withStrokes(strokes)
+                .withFills(key.fills().stream().map(carried::paint).toList())
+                .withPictures(key.pictures().stream().map(carried::picture).toList());
     }
 
     /**
@@ -178,11 +183,7 @@ public final class BetweenEdits {
             int number, Level level, Exposure first, Exposure second, InBetween.Draft draft, List<Stroke> strokes) {
         int from = draft.carried().early() ? first.drawing() : second.drawing();
         Drawing key = level.drawing(from).orElse(Drawing.empty(from));
-        return new Drawing(
-                number,
-                strokes,
-                key.fills().stream().map(draft.carried()::paint).toList(),
-                key.pictures().stream().map(draft.carried()::picture).toList());
+        return carried(number, key, draft, strokes);
     }
 
     /** The paint of the lines' in-betweens, where both keys' lines have paint, under the same numbers. */

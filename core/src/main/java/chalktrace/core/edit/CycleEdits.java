@@ -186,7 +186,7 @@ public final class CycleEdits {
                 out.addAll(left);
             }
         });
-        return new Drawing(number, out, drawing.fills(), drawing.pictures());
+        return drawing.withNumber(number).withStrokes(out);
     }
 
     private static List<Stroke> taken(Map<String, List<Stroke>> now, String part) {

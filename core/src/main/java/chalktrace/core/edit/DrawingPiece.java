@@ -2,6 +2,8 @@ package chalktrace.core.edit;
 
 import chalktrace.core.fill.Fill;
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeSelection;
@@ -10,35 +12,50 @@ import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Strokes, painted areas and pictures that were taken from a drawing, as they look on the picture; what copy and paste carry. */
-public record DrawingPiece(List<Stroke> strokes, List<Fill> fills, List<PastedPicture> pictures) {
+/**
+ * Strokes, painted areas and pictures that were taken from a drawing, as they look on the picture; what copy and paste carry.
+ *
+ * @param items from back to front
+ */
+public record DrawingPiece(List<DrawingItem> items) {
 
     public DrawingPiece {
-        strokes = List.copyOf(strokes);
-        fills = List.copyOf(fills);
-        pictures = List.copyOf(pictures);
+        items = List.copyOf(items);
+    }
+
+    /** Pictures behind, painted areas before them, lines in front. */
+    public DrawingPiece(List<Stroke> strokes, List<Fill> fills, List<PastedPicture> pictures) {
+        this(Drawing.inUsualOrder(strokes, fills, pictures));
+    }
+
+    public List<Stroke> strokes() {
+        return DrawingItem.strokes(items);
+    }
+
+    public List<Fill> fills() {
+        return DrawingItem.fills(items);
+    }
+
+    public List<PastedPicture> pictures() {
+        return DrawingItem.pictures(items);
     }
 
     /** Together with another, that one in front. */
     public DrawingPiece and(DrawingPiece other) {
         return new DrawingPiece(
-                joined(strokes, other.strokes), joined(fills, other.fills), joined(pictures, other.pictures));
-    }
-
-    private static <T> List<T> joined(List<T> some, List<T> others) {
-        return Stream.concat(some.stream(), others.stream()).toList();
+                Stream.concat(items.stream(), other.items.stream()).toList());
     }
 
     /** The box around all of it; empty when there is nothing. */
     public Rectangle2D bounds() {
         Rectangle2D box = null;
-        for (Stroke stroke : strokes) {
+        for (Stroke stroke : strokes()) {
             box = union(box, StrokeSelection.bounds(stroke));
         }
-        for (Fill fill : fills) {
+        for (Fill fill : fills()) {
             box = union(box, fill.area().path().getBounds2D());
         }
-        for (PastedPicture picture : pictures) {
+        for (PastedPicture picture : pictures()) {
             box = union(box, picture.edge().getBounds2D());
         }
         return box == null ? new Rectangle2D.Double() : box;
@@ -51,13 +68,7 @@ public record DrawingPiece(List<Stroke> strokes, List<Fill> fills, List<PastedPi
     /** Moved, scaled or turned. */
     public DrawingPiece transformed(AffineTransform change) {
         return new DrawingPiece(
-                strokes.stream()
-                        .map(stroke -> stroke.withCurve(stroke.curve().transformed(change)))
-                        .toList(),
-                fills.stream()
-                        .map(fill -> new Fill(fill.chalk(), fill.area().transformed(change)))
-                        .toList(),
-                pictures.stream().map(picture -> picture.transformed(change)).toList());
+                items.stream().map(item -> item.transformed(change)).toList());
     }
 
     /** Scaled down, if need be, from a drawing of one size to fit a picture of another, in its middle. */

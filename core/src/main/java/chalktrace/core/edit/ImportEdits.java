@@ -1,6 +1,5 @@
 package chalktrace.core.edit;
 
-import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Shot;
 import java.util.ArrayList;
@@ -39,14 +38,9 @@ public final class ImportEdits {
         }
         return new Settled(
                 out,
-                new DrawingPiece(
-                        piece.strokes().stream()
-                                .map(stroke -> stroke.withChalk(ids.getOrDefault(stroke.chalk(), stroke.chalk())))
-                                .toList(),
-                        piece.fills().stream()
-                                .map(fill -> new Fill(ids.getOrDefault(fill.chalk(), fill.chalk()), fill.area()))
-                                .toList(),
-                        piece.pictures()));
+                new DrawingPiece(piece.items().stream()
+                        .map(item -> item.withChalk(chalk -> ids.getOrDefault(chalk, chalk)))
+                        .toList()));
     }
 
     /** Puts what was settled on the drawing where strokes land, as one step. */

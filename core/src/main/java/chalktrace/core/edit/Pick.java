@@ -1,8 +1,8 @@
 package chalktrace.core.edit;
 
-import chalktrace.core.fill.Fill;
 import chalktrace.core.render.LiftedPiece;
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Placement;
@@ -13,6 +13,7 @@ import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -184,45 +185,31 @@ public record Pick(
         AffineTransform toShot = toShot(shot);
         Drawing from = drawingIn(shot).orElseThrow();
         return new DrawingPiece(
-                strokes.stream()
-                        .sorted()
-                        .map(i -> from.strokes().get(i))
-                        .map(s -> s.withCurve(s.curve().transformed(toShot)))
-                        .toList(),
-                fills.stream()
-                        .sorted()
-                        .map(i -> from.fills().get(i))
-                        .map(f -> new Fill(f.chalk(), f.area().transformed(toShot)))
-                        .toList(),
-                pictures.stream()
-                        .sorted()
-                        .map(i -> from.pictures().get(i).transformed(toShot))
-                        .toList());
+                some(from, true).stream().map(item -> item.transformed(toShot)).toList());
     }
 
     /** What is picked apart from the rest of its drawing, for showing it while it is dragged. */
     public LiftedPiece apart(Shot shot) {
         Drawing from = drawingIn(shot).orElseThrow();
         return new LiftedPiece(
-                level,
-                new Drawing(
-                        from.number(),
-                        some(from.strokes(), strokes, false),
-                        some(from.fills(), fills, false),
-                        some(from.pictures(), pictures, false)),
-                new Drawing(
-                        from.number(),
-                        some(from.strokes(), strokes, true),
-                        some(from.fills(), fills, true),
-                        some(from.pictures(), pictures, true)),
-                new AffineTransform());
+                level, from.withItems(some(from, false)), from.withItems(some(from, true)), new AffineTransform());
     }
 
-    private static <T> List<T> some(List<T> all, Set<Integer> chosen, boolean those) {
-        return IntStream.range(0, all.size())
-                .filter(i -> chosen.contains(i) == those)
-                .mapToObj(all::get)
-                .toList();
+    /** The picked items of a drawing, or the others, in their order. */
+    private List<DrawingItem> some(Drawing from, boolean those) {
+        List<DrawingItem> out = new ArrayList<>();
+        int line = 0;
+        int paint = 0;
+        int picture = 0;
+        for (DrawingItem item : from.items()) {
+            boolean chosen = item instanceof DrawingItem.Line
+                    ? strokes.contains(line++)
+                    : item instanceof DrawingItem.Paint ? fills.contains(paint++) : pictures.contains(picture++);
+            if (chosen == those) {
+                out.add(item);
+            }
+        }
+        return out;
     }
 
     /** The box around what is picked, on the picture. */

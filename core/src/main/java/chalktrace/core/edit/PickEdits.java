@@ -150,19 +150,8 @@ public final class PickEdits {
 
     /** Puts a piece onto the drawing where strokes land now, in its place on the picture. */
     public static Edit paste(StrokeLanding landing, DrawingPiece piece) {
-        return new Edit("paste", shot -> {
-            Shot out = shot;
-            for (Stroke stroke : piece.strokes()) {
-                out = onto(out, landing).draw(stroke).change().apply(out);
-            }
-            for (Fill fill : piece.fills()) {
-                out = onto(out, landing).paint(fill).change().apply(out);
-            }
-            for (PastedPicture picture : piece.pictures()) {
-                out = onto(out, landing).put(picture).change().apply(out);
-            }
-            return out;
-        });
+        return new Edit(
+                "paste", shot -> onto(shot, landing).put(piece.items()).change().apply(shot));
     }
 
     /** What a paste has put there, in the shot after it. */
@@ -193,7 +182,7 @@ public final class PickEdits {
                     if (shot.isLocked(level)) {
                         return level;
                     }
-                    Drawing made = new Drawing(level.nextNumber(), piece.strokes(), piece.fills(), piece.pictures());
+                    Drawing made = Drawing.of(level.nextNumber(), piece.items());
                     Exposures exposures = level.exposures();
                     for (int frame = frames.start(); frame < frames.end(); frame++) {
                         exposures = exposures.with(Exposure.of(frame, 1, made.number()));

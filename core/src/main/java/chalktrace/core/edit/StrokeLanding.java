@@ -2,10 +2,10 @@ package chalktrace.core.edit;
 
 import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
-import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
@@ -97,9 +97,12 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
                 (to, inDrawing) -> to.plus(new Fill(fill.chalk(), fill.area().transformed(inDrawing))));
     }
 
-    /** The edit that puts a picture, given as it lies on the shot's picture, into its drawing. */
-    public Edit put(PastedPicture picture) {
-        return add("put a picture there", (to, inDrawing) -> to.plus(picture.transformed(inDrawing)));
+    /** The edit that puts items, given as they look on the picture, in front of all that its drawing holds. */
+    public Edit put(List<DrawingItem> items) {
+        return add(
+                "put there",
+                (to, inDrawing) -> to.plus(
+                        items.stream().map(item -> item.transformed(inDrawing)).toList()));
     }
 
     private Edit add(String name, BiFunction<Drawing, AffineTransform, Drawing> add) {

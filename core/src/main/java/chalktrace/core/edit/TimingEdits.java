@@ -199,7 +199,7 @@ public final class TimingEdits {
     }
 
     private static Drawing copy(Drawing drawing, int number) {
-        return new Drawing(number, drawing.strokes(), drawing.fills(), drawing.pictures());
+        return drawing.withNumber(number);
     }
 
     /** With no run across the ends of a range. */

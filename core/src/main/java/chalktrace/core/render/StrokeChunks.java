@@ -1,6 +1,7 @@
 package chalktrace.core.render;
 
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.stroke.Stroke;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -38,46 +39,60 @@ final class StrokeChunks {
             return List.of(drawing);
         }
         List<Drawing> all = new ArrayList<>();
-        if (!drawing.fills().isEmpty() || !drawing.pictures().isEmpty()) {
-            all.add(drawing.withStrokes(List.of()));
-        }
-        List<Stroke> strokes = drawing.strokes();
+        List<DrawingItem> items = drawing.items();
         int start = 0;
-        for (int i = 0; i < strokes.size(); i++) {
-            boolean ends = Math.floorMod(System.identityHashCode(strokes.get(i)), MEAN_LENGTH) == 0;
-            if (ends || i == strokes.size() - 1) {
-                all.add(piece(strokes.subList(start, i + 1)));
-                start = i + 1;
+        while (start < items.size()) {
+            boolean line = items.get(start) instanceof DrawingItem.Line;
+            int end = start;
+            boolean ends = false;
+            // Runs of lines are cut at some of them; what lies between such runs stays together.
+            while (end < items.size() && !ends && items.get(end) instanceof DrawingItem.Line == line) {
+                ends = line && endsPiece(((DrawingItem.Line) items.get(end)).stroke());
+                end++;
             }
+            all.add(piece(items.subList(start, end)));
+            start = end;
         }
         return all;
     }
 
-    private synchronized Drawing piece(List<Stroke> strokes) {
-        return pieces.computeIfAbsent(new Key(List.copyOf(strokes)), key -> new Drawing(1, key.strokes));
+    private static boolean endsPiece(Stroke stroke) {
+        return Math.floorMod(System.identityHashCode(stroke), MEAN_LENGTH) == 0;
     }
 
-    /** Strokes by identity: comparing their curves would take as long as drawing them. */
+    private synchronized Drawing piece(List<DrawingItem> items) {
+        return pieces.computeIfAbsent(new Key(List.copyOf(items)), key -> Drawing.of(1, key.items));
+    }
+
+    /** Items by the identity of what they hold: comparing curves would take as long as drawing them. */
     private static final class Key {
-        private final List<Stroke> strokes;
+        private final List<DrawingItem> items;
+        private final Object[] held;
         private final int hash;
 
-        Key(List<Stroke> strokes) {
-            this.strokes = strokes;
+        Key(List<DrawingItem> items) {
+            this.items = items;
+            held = new Object[items.size()];
             int sum = 1;
-            for (Stroke stroke : strokes) {
-                sum = 31 * sum + System.identityHashCode(stroke);
+            for (int i = 0; i < held.length; i++) {
+                DrawingItem item = items.get(i);
+                held[i] = item instanceof DrawingItem.Line
+                        ? ((DrawingItem.Line) item).stroke()
+                        : item instanceof DrawingItem.Paint
+                                ? ((DrawingItem.Paint) item).fill()
+                                : ((DrawingItem.Picture) item).picture();
+                sum = 31 * sum + System.identityHashCode(held[i]);
             }
             this.hash = sum;
         }
 
         @Override
         public boolean equals(Object other) {
-            if (!(other instanceof Key) || ((Key) other).strokes.size() != strokes.size()) {
+            if (!(other instanceof Key) || ((Key) other).held.length != held.length) {
                 return false;
             }
-            for (int i = 0; i < strokes.size(); i++) {
-                if (strokes.get(i) != ((Key) other).strokes.get(i)) {
+            for (int i = 0; i < held.length; i++) {
+                if (held[i] != ((Key) other).held[i]) {
                     return false;
                 }
             }

@@ -5,6 +5,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.LineShape;
@@ -41,46 +42,57 @@ final class StrokePainter {
 
     private StrokePainter() {}
 
-    /** Pictures first, painted areas over them, lines over all; of an onion skin only its lines. */
+    /** From back to front; of an onion skin only its lines. */
     static Raster paint(
             Drawing drawing,
             Function<String, Chalk> chalks,
             InkLook look,
             AffineTransform toDevice,
             Rectangle surface) {
-        double scale = Math.sqrt(Math.abs(toDevice.getDeterminant()));
         List<Inked> inked = new ArrayList<>();
         Rectangle2D covered = new Rectangle2D.Double();
-        if (look.isChalk()) {
-            for (PastedPicture picture : drawing.pictures()) {
-                covered = joined(covered, toDevice.createTransformedShape(picture.edge()));
-                inked.add(graphics -> paint(picture, toDevice, graphics));
-            }
-            for (Fill fill : drawing.fills()) {
+        for (DrawingItem item : drawing.items()) {
+            if (item instanceof DrawingItem.Line) {
+                covered = joined(
+                        covered, line(((DrawingItem.Line) item).stroke(), chalks, look, toDevice, surface, inked));
+            } else if (look.isChalk() && item instanceof DrawingItem.Paint) {
+                Fill fill = ((DrawingItem.Paint) item).fill();
                 Shape shape = toDevice.createTransformedShape(fill.area().path());
                 covered = joined(covered, shape);
                 inked.add(filled(shape, color(chalks.apply(fill.chalk()), look)));
+            } else if (look.isChalk() && item instanceof DrawingItem.Picture) {
+                PastedPicture picture = ((DrawingItem.Picture) item).picture();
+                covered = joined(covered, toDevice.createTransformedShape(picture.edge()));
+                inked.add(graphics -> paint(picture, toDevice, graphics));
             }
         }
-        for (Stroke stroke : drawing.strokes()) {
-            Chalk chalk = chalks.apply(stroke.chalk());
-            Shape shape = toDevice.createTransformedShape(
-                    !look.isSolid() || look.outlines()
-                            ? thin(stroke.curve(), chalk.line(), look, scale)
-                            : StrokeOutline.of(stroke.curve(), chalk.line(), scale));
-            covered = joined(covered, shape);
-            boolean faded = look.isChalk() && chalk.line().faintest() < 1;
-            inked.add(
-                    faded
-                            ? faded(
-                                    stroke,
-                                    chalk,
-                                    toDevice,
-                                    scale,
-                                    shape.getBounds().intersection(surface))
-                            : filled(shape, paint(chalk, look, 1, toDevice)));
-        }
         return Rasterizer.paint(covered, surface, graphics -> inked.forEach(ink -> ink.paint(graphics)));
+    }
+
+    private static Shape line(
+            Stroke stroke,
+            Function<String, Chalk> chalks,
+            InkLook look,
+            AffineTransform toDevice,
+            Rectangle surface,
+            List<Inked> inked) {
+        double scale = Math.sqrt(Math.abs(toDevice.getDeterminant()));
+        Chalk chalk = chalks.apply(stroke.chalk());
+        Shape shape = toDevice.createTransformedShape(
+                !look.isSolid() || look.outlines()
+                        ? thin(stroke.curve(), chalk.line(), look, scale)
+                        : StrokeOutline.of(stroke.curve(), chalk.line(), scale));
+        boolean faded = look.isChalk() && chalk.line().faintest() < 1;
+        inked.add(
+                faded
+                        ? faded(
+                                stroke,
+                                chalk,
+                                toDevice,
+                                scale,
+                                shape.getBounds().intersection(surface))
+                        : filled(shape, paint(chalk, look, 1, toDevice)));
+        return shape;
     }
 
     private static Rectangle2D joined(Rectangle2D covered, Shape shape) {

@@ -44,4 +44,18 @@ public record LineEnds(Cap cap, Join join, double miterLimit, List<Double> dashe
                     + " dashes and gaps, as many of both.");
         }
     }
+
+    /** With dashes as much longer or shorter. */
+    LineEnds scaled(double share) {
+        return dashes.isEmpty()
+                ? this
+                : new LineEnds(
+                        cap,
+                        join,
+                        miterLimit,
+                        dashes.stream()
+                                .map(length -> Math.min(LONGEST_PX, length * share))
+                                .toList(),
+                        dashOffset * share);
+    }
 }

@@ -61,6 +61,13 @@ public record LineShape(
         return new LineShape(newWidth, thinnest, taperPx, tip, faintest, answer, ends);
     }
 
+    /** Of a drawing that is scaled: width, taper and dashes along with it, within bounds. */
+    public LineShape scaled(double share) {
+        return withWidth(Math.max(0.01, Math.min(WIDEST, width * share)))
+                .withTaper(Math.min(1000, taperPx * share))
+                .withEnds(ends.scaled(share));
+    }
+
     public LineShape withThinnest(double share) {
         return new LineShape(width, share, taperPx, tip, faintest, answer, ends);
     }

@@ -2,9 +2,13 @@ package chalktrace.media.file;
 
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.stroke.LineEnds;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PressureCurve;
+import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
@@ -28,6 +32,14 @@ final class ChalkXml {
         xml.writeAttribute("tip", word(line.tip()));
         xml.writeAttribute("faintest", DrawingSvg.number(line.faintest()));
         xml.writeAttribute("answer", text(line.answer()));
+        LineEnds ends = line.ends();
+        if (!ends.equals(LineEnds.ROUND)) {
+            xml.writeAttribute("cap", word(ends.cap()));
+            xml.writeAttribute("join", word(ends.join()));
+            xml.writeAttribute("miter-limit", DrawingSvg.number(ends.miterLimit()));
+            xml.writeAttribute("dashes", dashes(ends));
+            xml.writeAttribute("dash-offset", DrawingSvg.number(ends.dashOffset()));
+        }
     }
 
     /** @throws IllegalArgumentException when something of it is missing or has no sense */
@@ -42,9 +54,33 @@ final class ChalkXml {
                         number(xml, "taper"),
                         LineShape.Tip.valueOf(constant(needed(xml, "tip"))),
                         number(xml, "faintest"),
-                        answer(needed(xml, "answer"))),
+                        answer(needed(xml, "answer")),
+                        ends(xml)),
                 number(xml, "opacity"),
                 Chalk.Role.valueOf(constant(needed(xml, "role"))));
+    }
+
+    private static LineEnds ends(XMLStreamReader xml) {
+        return xml.getAttributeValue(null, "cap") == null
+                ? LineEnds.ROUND
+                : new LineEnds(
+                        LineEnds.Cap.valueOf(constant(needed(xml, "cap"))),
+                        LineEnds.Join.valueOf(constant(needed(xml, "join"))),
+                        number(xml, "miter-limit"),
+                        dashes(needed(xml, "dashes")),
+                        number(xml, "dash-offset"));
+    }
+
+    /** Dashes and gaps as numbers in turn. */
+    static String dashes(LineEnds ends) {
+        return ends.dashes().stream().map(DrawingSvg::number).collect(Collectors.joining(" "));
+    }
+
+    /** @throws IllegalArgumentException when these are no numbers */
+    static List<Double> dashes(String text) {
+        return text.isBlank()
+                ? List.of()
+                : Stream.of(text.strip().split("\\s+")).map(Double::valueOf).toList();
     }
 
     /** A pressure curve's handles as four numbers. */

@@ -34,7 +34,7 @@ public final class DrawingFiles {
                 .map(shot::chalk)
                 .distinct()
                 .toList();
-        Drawing drawing = new Drawing(1, piece.strokes(), piece.fills(), piece.pictures());
+        Drawing drawing = Drawing.of(1, piece.items());
         return DrawingSvg.write(drawing, shot.setup().size(), shot::chalk, used);
     }
 
@@ -81,8 +81,7 @@ public final class DrawingFiles {
             if (new String(svg, StandardCharsets.UTF_8).contains(DrawingSvg.OWN)) {
                 DrawingSvg.WithChalks own = DrawingSvg.readWithChalks(1, svg);
                 Drawing drawing = own.drawing();
-                return new ImportedDrawing(
-                        new DrawingPiece(drawing.strokes(), drawing.fills(), drawing.pictures()), own.chalks(), 0, 0);
+                return new ImportedDrawing(new DrawingPiece(drawing.items()), own.chalks(), 0, 0);
             }
             return ForeignSvg.read(svg);
         } catch (DrawingSvg.BrokenDrawing e) {

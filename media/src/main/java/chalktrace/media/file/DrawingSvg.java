@@ -6,6 +6,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
@@ -92,17 +93,17 @@ final class DrawingSvg {
                 }
                 xml.writeEndElement();
             }
-            for (PastedPicture picture : drawing.pictures()) {
+            for (DrawingItem item : drawing.items()) {
                 xml.writeCharacters("\n");
-                writePicture(xml, picture);
-            }
-            for (Fill fill : drawing.fills()) {
-                xml.writeCharacters("\n");
-                writeFill(xml, fill, chalks.apply(fill.chalk()));
-            }
-            for (Stroke stroke : drawing.strokes()) {
-                xml.writeCharacters("\n");
-                writeStroke(xml, stroke, chalks.apply(stroke.chalk()));
+                if (item instanceof DrawingItem.Picture) {
+                    writePicture(xml, ((DrawingItem.Picture) item).picture());
+                } else if (item instanceof DrawingItem.Paint) {
+                    Fill fill = ((DrawingItem.Paint) item).fill();
+                    writeFill(xml, fill, chalks.apply(fill.chalk()));
+                } else {
+                    Stroke stroke = ((DrawingItem.Line) item).stroke();
+                    writeStroke(xml, stroke, chalks.apply(stroke.chalk()));
+                }
             }
             xml.writeCharacters("\n");
             xml.writeEndElement();
@@ -124,9 +125,7 @@ final class DrawingSvg {
 
     /** @throws BrokenDrawing when it is not such a drawing */
     static WithChalks readWithChalks(int number, byte[] svg) throws BrokenDrawing {
-        List<Stroke> strokes = new ArrayList<>();
-        List<Fill> fills = new ArrayList<>();
-        List<PastedPicture> pictures = new ArrayList<>();
+        List<DrawingItem> items = new ArrayList<>();
         List<Chalk> chalks = new ArrayList<>();
         try {
             XMLStreamReader xml = reader().createXMLStreamReader(new ByteArrayInputStream(svg));
@@ -136,20 +135,21 @@ final class DrawingSvg {
                     continue;
                 }
                 isSvg |= xml.getLocalName().equals("svg");
-                if (strokes.size() + fills.size() + pictures.size() + chalks.size() >= MOST_STROKES) {
+                if (items.size() + chalks.size() >= MOST_STROKES) {
                     throw new BrokenDrawing("has more than " + MOST_STROKES + " strokes", null);
                 }
                 String curve = xml.getAttributeValue(OWN, "curve");
                 String area = xml.getAttributeValue(OWN, "area");
                 String matrix = xml.getAttributeValue(OWN, "matrix");
                 if (curve != null) {
-                    strokes.add(stroke(xml.getAttributeValue(OWN, "chalk"), curve, xml.getAttributeValue(OWN, "part")));
+                    items.add(new DrawingItem.Line(
+                            stroke(xml.getAttributeValue(OWN, "chalk"), curve, xml.getAttributeValue(OWN, "part"))));
                 }
                 if (area != null) {
-                    fills.add(fill(xml.getAttributeValue(OWN, "chalk"), area));
+                    items.add(new DrawingItem.Paint(fill(xml.getAttributeValue(OWN, "chalk"), area)));
                 }
                 if (matrix != null) {
-                    pictures.add(picture(matrix, xml.getAttributeValue(XLINK, "href")));
+                    items.add(new DrawingItem.Picture(picture(matrix, xml.getAttributeValue(XLINK, "href"))));
                 }
                 if (OWN.equals(xml.getNamespaceURI())) {
                     chalks.add(ChalkXml.read(xml));
@@ -158,7 +158,7 @@ final class DrawingSvg {
             if (!isSvg) {
                 throw new BrokenDrawing("is no SVG drawing", null);
             }
-            return new WithChalks(new Drawing(number, strokes, fills, pictures), chalks);
+            return new WithChalks(Drawing.of(number, items), chalks);
         } catch (XMLStreamException | IllegalArgumentException e) {
             throw new BrokenDrawing("is damaged (" + oneLine(e.getMessage()) + ")", e);
         }

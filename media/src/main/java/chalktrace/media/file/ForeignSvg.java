@@ -2,6 +2,7 @@ package chalktrace.media.file;
 
 import chalktrace.core.edit.DrawingPiece;
 import chalktrace.media.file.DrawingSvg.BrokenDrawing;
+import chalktrace.media.file.ImportedDrawing.Loss;
 import com.github.weisj.jsvg.SVGDocument;
 import com.github.weisj.jsvg.parser.DocumentLimits;
 import com.github.weisj.jsvg.parser.LoaderContext;
@@ -10,12 +11,15 @@ import com.github.weisj.jsvg.parser.resources.ResourcePolicy;
 import com.github.weisj.jsvg.renderer.NullPlatformSupport;
 import com.github.weisj.jsvg.view.ViewBox;
 import java.io.ByteArrayInputStream;
+import java.util.EnumMap;
+import java.util.Map;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
 /**
  * Reads SVG 1.1 drawings of any program: lines become strokes, painted shapes become painted areas, pictures within become
- * pictures. Scripts, what lies outside the file, clips, masks and filters are left out.
+ * pictures, all in the drawing's order and cut by its clips. Scripts and what lies outside the file are left out; so are masks, filters and
+ * texts, which is told.
  */
 final class ForeignSvg {
 
@@ -30,37 +34,46 @@ final class ForeignSvg {
 
     private ForeignSvg() {}
 
-    static ImportedDrawing read(byte[] svg) throws BrokenDrawing {
-        lookThrough(svg);
+    static ImportedDrawing read(byte[] given) throws BrokenDrawing {
+        byte[] svg = SvgEntities.written(given);
+        Map<Loss, Integer> losses = lookThrough(svg);
         try {
             LoaderContext context = LoaderContext.builder()
                     .externalResourcePolicy(ResourcePolicy.DENY_ALL)
                     .documentLimits(new DocumentLimits(DEEPEST, MOST_USES, MOST_ELEMENTS))
                     .build();
             SVGDocument document = new SVGLoader()
-                    .load(() -> DrawingSvg.reader().createXMLEventReader(new ByteArrayInputStream(svg)), null, context);
+                    .load(
+                            () -> new SvgSwitches(
+                                    DrawingSvg.reader().createXMLEventReader(new ByteArrayInputStream(svg))),
+                            null,
+                            context);
             if (document == null) {
                 throw new BrokenDrawing("is no SVG drawing that can be read", null);
             }
             float width = sensible(document.size().width, USUAL_WIDTH);
             float height = sensible(document.size().height, USUAL_HEIGHT);
-            ShapeTaker taker = new ShapeTaker();
+            ShapeTaker taker = new ShapeTaker(width, height);
             document.renderWithPlatform(NullPlatformSupport.INSTANCE, taker, new ViewBox(width, height));
             DrawingPiece piece = taker.piece();
-            if (piece.strokes().isEmpty()
-                    && piece.fills().isEmpty()
-                    && piece.pictures().isEmpty()) {
+            if (piece.items().isEmpty()) {
                 throw new BrokenDrawing("has no lines and no painted shapes", null);
             }
-            return new ImportedDrawing(piece, taker.chalks(), width, height);
+            taker.losses().forEach((what, count) -> losses.merge(what, count, Integer::sum));
+            return new ImportedDrawing(piece, taker.chalks(), width, height, losses);
         } catch (RuntimeException | StackOverflowError e) {
             // The library throws what it likes at nonsense; nothing of the shot has changed yet.
             throw new BrokenDrawing("makes no sense (" + DrawingSvg.oneLine(e.getMessage()) + ")", e);
         }
     }
 
-    /** Refuses what is no SVG, or too deep or too much to be a drawing, before anything is built from it. */
-    private static void lookThrough(byte[] svg) throws BrokenDrawing {
+    /**
+     * Refuses what is no SVG, or too deep or too much to be a drawing, before anything is built from it.
+     *
+     * @return what of it will be left out, and how often
+     */
+    private static Map<Loss, Integer> lookThrough(byte[] svg) throws BrokenDrawing {
+        Map<Loss, Integer> losses = new EnumMap<>(Loss.class);
         try {
             XMLStreamReader xml = DrawingSvg.reader().createXMLStreamReader(new ByteArrayInputStream(svg));
             int depth = 0;
@@ -73,6 +86,7 @@ final class ForeignSvg {
                     }
                     elements++;
                     depth++;
+                    count(xml, losses);
                     if (depth > DEEPEST || elements > MOST_ELEMENTS) {
                         throw new BrokenDrawing(
                                 "has more than " + MOST_ELEMENTS + " elements, or " + DEEPEST
@@ -87,6 +101,25 @@ final class ForeignSvg {
         } catch (XMLStreamException e) {
             throw new BrokenDrawing("is damaged (" + DrawingSvg.oneLine(e.getMessage()) + ")", e);
         }
+        return losses;
+    }
+
+    private static void count(XMLStreamReader xml, Map<Loss, Integer> losses) {
+        String style = String.valueOf(xml.getAttributeValue(null, "style"));
+        if (xml.getLocalName().equals("text")) {
+            losses.merge(Loss.TEXT, 1, Integer::sum);
+        }
+        if (uses(xml, style, "filter")) {
+            losses.merge(Loss.FILTER, 1, Integer::sum);
+        }
+        if (uses(xml, style, "mask")) {
+            losses.merge(Loss.MASK, 1, Integer::sum);
+        }
+    }
+
+    private static boolean uses(XMLStreamReader xml, String style, String property) {
+        String value = xml.getAttributeValue(null, property);
+        return value != null && value.contains("url(") || style.contains(property + ":url(");
     }
 
     private static float sensible(float length, float otherwise) {

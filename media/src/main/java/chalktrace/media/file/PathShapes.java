@@ -3,8 +3,10 @@ package chalktrace.media.file;
 import chalktrace.core.stroke.Curve;
 import java.awt.Shape;
 import java.awt.geom.Area;
+import java.awt.geom.Path2D;
 import java.awt.geom.PathIterator;
 import java.awt.geom.Rectangle2D;
+import java.awt.geom.RoundRectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -18,6 +20,9 @@ final class PathShapes {
 
     /** The winding of larger shapes is not worked out; theirs counts as even-odd. */
     private static final int MOST_WOUND = 4000;
+
+    /** Handles of a quarter of an ellipse, in shares of its radii. */
+    private static final double QUARTER = 4.0 / 3 * (Math.sqrt(2) - 1);
 
     private PathShapes() {}
 
@@ -42,6 +47,30 @@ final class PathShapes {
         }
         boolean alike = shape.getPathIterator(null).getWindingRule() == PathIterator.WIND_EVEN_ODD;
         return alike || pieces > MOST_WOUND ? shape : new Area(shape);
+    }
+
+    /** Started where SVG 1.1, 9.2, starts it, which its dashes show: after the upper left corner, to the right. */
+    static Shape fromUpperLeft(RoundRectangle2D box) {
+        double x = box.getX();
+        double y = box.getY();
+        double right = box.getMaxX();
+        double bottom = box.getMaxY();
+        double rx = Math.min(box.getArcWidth(), box.getWidth()) / 2;
+        double ry = Math.min(box.getArcHeight(), box.getHeight()) / 2;
+        double kx = rx * (1 - QUARTER);
+        double ky = ry * (1 - QUARTER);
+        Path2D.Double path = new Path2D.Double();
+        path.moveTo(x + rx, y);
+        path.lineTo(right - rx, y);
+        path.curveTo(right - kx, y, right, y + ky, right, y + ry);
+        path.lineTo(right, bottom - ry);
+        path.curveTo(right, bottom - ky, right - kx, bottom, right - rx, bottom);
+        path.lineTo(x + rx, bottom);
+        path.curveTo(x + kx, bottom, x, bottom - ky, x, bottom - ry);
+        path.lineTo(x, y + ry);
+        path.curveTo(x, y + ky, x + kx, y, x + rx, y);
+        path.closePath();
+        return path;
     }
 
     /** The corners of a shape's closed lines. */

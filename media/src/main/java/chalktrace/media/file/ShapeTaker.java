@@ -5,7 +5,9 @@ import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.PastedPicture;
+import chalktrace.core.stroke.LineEnds;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.Stroke;
 import com.github.weisj.jsvg.renderer.output.Output;
@@ -18,11 +20,15 @@ import java.awt.Paint;
 import java.awt.RenderingHints;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Area;
 import java.awt.geom.Rectangle2D;
+import java.awt.geom.RoundRectangle2D;
 import java.awt.image.BufferedImage;
 import java.awt.image.ImageObserver;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -30,15 +36,31 @@ import java.util.function.Supplier;
 /** Takes down what an SVG renderer draws, as strokes, painted areas and pictures. */
 final class ShapeTaker implements Output {
 
-    /** More kinds of lines and colours than this share chalks. */
-    private static final int MOST_CHALKS = 48;
+    /** More kinds of lines and colours than this share chalks, which is told. */
+    private static final int MOST_CHALKS = 1000;
+
+    /** A line that is scaled by this much more in one direction than in the other has two widths: it is kept as paint. */
+    private static final double UNEVEN = 1.02;
+
+    private static final double THINNEST = 0.01;
+
+    /** Widths that differ by less, in shares, are one. */
+    private static final double SAME_WIDTH = 0.005;
 
     /** What is shared by all outputs of one drawing. */
     private static final class Taken {
-        private final List<Stroke> strokes = new ArrayList<>();
-        private final List<Fill> fills = new ArrayList<>();
-        private final List<PastedPicture> pictures = new ArrayList<>();
+        private final Rectangle2D edge;
+        private final List<DrawingItem> items = new ArrayList<>();
         private final List<Chalk> chalks = new ArrayList<>();
+        private final Map<ImportedDrawing.Loss, Integer> losses = new EnumMap<>(ImportedDrawing.Loss.class);
+
+        private Taken(Rectangle2D edge) {
+            this.edge = edge;
+        }
+
+        private void lost(ImportedDrawing.Loss what) {
+            losses.merge(what, 1, Integer::sum);
+        }
     }
 
     private final Taken taken;
@@ -47,8 +69,12 @@ final class ShapeTaker implements Output {
     private Paint paint = Color.BLACK;
     private float opacity = 1;
 
-    ShapeTaker() {
-        this.taken = new Taken();
+    /** In the drawing's own places; null for everywhere. */
+    private Area clip;
+
+    /** @param width of the drawing, and @param height: its own edge cuts nothing off, as a level has none */
+    ShapeTaker(double width, double height) {
+        this.taken = new Taken(new Rectangle2D.Double(0, 0, width, height));
         this.transform = new AffineTransform();
     }
 
@@ -58,38 +84,120 @@ final class ShapeTaker implements Output {
         stroke = parent.stroke;
         paint = parent.paint;
         opacity = parent.opacity;
+        clip = parent.clip;
     }
 
     DrawingPiece piece() {
-        return new DrawingPiece(taken.strokes, taken.fills, taken.pictures);
+        return new DrawingPiece(taken.items);
     }
 
     List<Chalk> chalks() {
         return taken.chalks;
     }
 
-    @Override
-    public void fillShape(Shape shape) {
-        Shape placed = transform.createTransformedShape(shape);
-        PathShapes.checkPlaces(placed);
-        List<double[]> rings = PathShapes.rings(PathShapes.evenOdd(placed));
-        if (!rings.isEmpty() && alpha() > 0) {
-            taken.fills.add(new Fill(chalk(Chalk.Role.PAINT, LineShape.round(1)), Contours.of(rings)));
-        }
+    /** What could not be kept as it is, and how often. */
+    Map<ImportedDrawing.Loss, Integer> losses() {
+        return taken.losses;
     }
 
     @Override
-    public void drawShape(Shape shape) {
-        Shape placed = transform.createTransformedShape(shape);
+    public void fillShape(Shape shape) {
+        paint(transform.createTransformedShape(shape));
+    }
+
+    /** @param placed in the drawing's own places */
+    private void paint(Shape placed) {
         PathShapes.checkPlaces(placed);
-        double width = stroke instanceof BasicStroke ? ((BasicStroke) stroke).getLineWidth() : 1;
-        double wide = width * Math.sqrt(Math.abs(transform.getDeterminant()));
-        if (!(wide > 0) || alpha() == 0) {
+        if (alpha() == 0) {
             return;
         }
-        LineShape line = new LineShape(Math.min(LineShape.WIDEST, Math.max(0.1, wide)), 1, 0, LineShape.Tip.ROUND);
+        List<double[]> rings = PathShapes.rings(PathShapes.evenOdd(clipped(placed)));
+        if (!rings.isEmpty()) {
+            taken.items.add(
+                    new DrawingItem.Paint(new Fill(chalk(Chalk.Role.PAINT, LineShape.round(1)), Contours.of(rings))));
+        }
+    }
+
+    private Shape clipped(Shape placed) {
+        if (clip == null || clip.contains(placed.getBounds2D())) {
+            return placed;
+        }
+        Area left = new Area(placed);
+        left.intersect(clip);
+        return left;
+    }
+
+    @Override
+    public void drawShape(Shape given) {
+        Shape shape = given instanceof RoundRectangle2D ? PathShapes.fromUpperLeft((RoundRectangle2D) given) : given;
+        Shape placed = transform.createTransformedShape(shape);
+        PathShapes.checkPlaces(placed);
+        if (alpha() == 0) {
+            return;
+        }
+        BasicStroke basic = stroke instanceof BasicStroke ? (BasicStroke) stroke : new BasicStroke();
+        double scale = Math.sqrt(Math.abs(transform.getDeterminant()));
+        double wide = basic.getLineWidth() * scale;
+        if (!(wide > 0)) {
+            return;
+        }
+        Rectangle2D reach = placed.getBounds2D();
+        double margin = wide * Math.max(1, basic.getMiterLimit());
+        reach.setRect(
+                reach.getX() - margin,
+                reach.getY() - margin,
+                reach.getWidth() + 2 * margin,
+                reach.getHeight() + 2 * margin);
+        boolean isClipped = clip != null && !clip.contains(reach);
+        if (wide > LineShape.WIDEST || isUneven() || isClipped) {
+            paint(transform.createTransformedShape(basic.createStrokedShape(shape)));
+            return;
+        }
+        LineShape line =
+                new LineShape(Math.max(THINNEST, wide), 1, 0, LineShape.Tip.ROUND).withEnds(ends(basic, scale));
         String chalk = chalk(Chalk.Role.LINE, line);
-        PathShapes.curves(placed).forEach(curve -> taken.strokes.add(new Stroke(chalk, curve)));
+        PathShapes.curves(placed).forEach(curve -> taken.items.add(new DrawingItem.Line(new Stroke(chalk, curve))));
+    }
+
+    /** Whether lines come out wider in one direction than in the other. */
+    private boolean isUneven() {
+        double a = transform.getScaleX();
+        double b = transform.getShearY();
+        double c = transform.getShearX();
+        double d = transform.getScaleY();
+        // The singular values of the linear part, by their sum and difference.
+        double sum = Math.hypot(a + d, b - c);
+        double difference = Math.hypot(a - d, b + c);
+        double least = Math.abs(sum - difference) / 2;
+        return (sum + difference) / 2 > UNEVEN * least;
+    }
+
+    private static LineEnds ends(BasicStroke stroke, double scale) {
+        List<Double> dashes = new ArrayList<>();
+        if (stroke.getDashArray() != null) {
+            for (float dash : stroke.getDashArray()) {
+                dashes.add(rounded(dash * scale));
+            }
+            if (dashes.size() % 2 == 1) {
+                dashes.addAll(List.copyOf(dashes));
+            }
+        }
+        boolean drawable =
+                dashes.size() <= 64 && dashes.stream().mapToDouble(d -> d).sum() > 0;
+        return new LineEnds(
+                stroke.getEndCap() == BasicStroke.CAP_ROUND
+                        ? LineEnds.Cap.ROUND
+                        : stroke.getEndCap() == BasicStroke.CAP_SQUARE ? LineEnds.Cap.SQUARE : LineEnds.Cap.BUTT,
+                stroke.getLineJoin() == BasicStroke.JOIN_ROUND
+                        ? LineEnds.Join.ROUND
+                        : stroke.getLineJoin() == BasicStroke.JOIN_BEVEL ? LineEnds.Join.BEVEL : LineEnds.Join.MITER,
+                Math.max(1, Math.min(1000, stroke.getMiterLimit())),
+                drawable ? dashes : List.of(),
+                drawable ? rounded(Math.max(-1e6, Math.min(1e6, stroke.getDashPhase() * scale))) : 0);
+    }
+
+    private static double rounded(double length) {
+        return Math.rint(length * 1000) / 1000 + 0.0;
     }
 
     @Override
@@ -108,8 +216,13 @@ final class ShapeTaker implements Output {
                 && Math.max(image.getWidth(null), image.getHeight(null)) <= PngPixels.LARGEST) {
             AffineTransform all = new AffineTransform(transform);
             all.concatenate(change);
-            taken.pictures.add(PastedPicture.at(PngPixels.of((BufferedImage) image), 0, 0, 1)
-                    .transformed(all));
+            taken.items.add(new DrawingItem.Picture(PastedPicture.at(PngPixels.of((BufferedImage) image), 0, 0, 1)
+                    .transformed(all)));
+            if (clip != null) {
+                taken.lost(ImportedDrawing.Loss.PICTURE_NOT_CLIPPED);
+            }
+        } else {
+            taken.lost(ImportedDrawing.Loss.PICTURE);
         }
     }
 
@@ -123,7 +236,8 @@ final class ShapeTaker implements Output {
             boolean same = known.color().equals(color)
                     && known.role() == role
                     && known.opacity() == strength
-                    && Math.abs(known.width() - line.width()) < 0.05;
+                    && known.line().ends().equals(line.ends())
+                    && Math.abs(known.width() - line.width()) < SAME_WIDTH * line.width();
             if (same) {
                 return known.id();
             }
@@ -137,6 +251,7 @@ final class ShapeTaker implements Output {
             }
         }
         if (taken.chalks.size() >= MOST_CHALKS && nearest != null) {
+            taken.lost(ImportedDrawing.Loss.COLOUR);
             return nearest.id();
         }
         String id = "svg-" + (taken.chalks.size() + 1);
@@ -145,14 +260,53 @@ final class ShapeTaker implements Output {
     }
 
     private Rgb color() {
-        Color now = paint instanceof Color
-                ? (Color) paint
-                : paint instanceof MultipleGradientPaint ? ((MultipleGradientPaint) paint).getColors()[0] : Color.GRAY;
+        Color now = plain();
         return new Rgb(now.getRed(), now.getGreen(), now.getBlue());
     }
 
+    /** The colour, or of a gradient the average of what it shows from its first stop to its last. */
+    private Color plain() {
+        if (paint instanceof Color) {
+            return (Color) paint;
+        }
+        if (!(paint instanceof MultipleGradientPaint)) {
+            taken.lost(ImportedDrawing.Loss.PATTERN);
+            return Color.GRAY;
+        }
+        taken.lost(ImportedDrawing.Loss.GRADIENT);
+        Color[] colors = ((MultipleGradientPaint) paint).getColors();
+        float[] stops = ((MultipleGradientPaint) paint).getFractions();
+        double[] sum = new double[4];
+        for (int i = 0; i < colors.length; i++) {
+            // Between two stops each counts for half; before the first and after the last, it alone.
+            double from = i == 0 ? 0 : (stops[i - 1] + stops[i]) / 2;
+            double to = i == colors.length - 1 ? 1 : (stops[i] + stops[i + 1]) / 2;
+            double share = to - from;
+            sum[0] += share * colors[i].getRed();
+            sum[1] += share * colors[i].getGreen();
+            sum[2] += share * colors[i].getBlue();
+            sum[3] += share * colors[i].getAlpha();
+        }
+        return new Color(part(sum[0]), part(sum[1]), part(sum[2]), part(sum[3]));
+    }
+
+    private static int part(double value) {
+        return (int) Math.max(0, Math.min(255, Math.round(value)));
+    }
+
     private double alpha() {
-        return opacity * (paint instanceof Color ? ((Color) paint).getAlpha() / 255.0 : 1);
+        if (paint instanceof Color) {
+            return opacity * ((Color) paint).getAlpha() / 255.0;
+        }
+        return opacity * (paint instanceof MultipleGradientPaint ? meanAlpha((MultipleGradientPaint) paint) : 1);
+    }
+
+    private static double meanAlpha(MultipleGradientPaint gradient) {
+        double sum = 0;
+        for (Color color : gradient.getColors()) {
+            sum += color.getAlpha() / 255.0;
+        }
+        return sum / gradient.getColors().length;
     }
 
     @Override
@@ -176,10 +330,34 @@ final class ShapeTaker implements Output {
     }
 
     @Override
-    public void applyClip(Shape clip) {}
+    public void applyClip(Shape shape) {
+        Area more = new Area(transform.createTransformedShape(shape));
+        if (cutsNothing(more)) {
+            return;
+        }
+        if (clip != null) {
+            more.intersect(clip);
+        }
+        clip = more;
+    }
 
     @Override
-    public void setClip(Shape clip) {}
+    public void setClip(Shape shape) {
+        clip = shape == null ? null : new Area(transform.createTransformedShape(shape));
+        if (clip != null && cutsNothing(clip)) {
+            clip = null;
+        }
+    }
+
+    private boolean cutsNothing(Area area) {
+        Rectangle2D box = area.getBounds2D();
+        double slack = 1e-3 * Math.max(1, Math.max(taken.edge.getWidth(), taken.edge.getHeight()));
+        return area.isRectangular()
+                && box.getMinX() <= slack
+                && box.getMinY() <= slack
+                && box.getMaxX() >= taken.edge.getMaxX() - slack
+                && box.getMaxY() >= taken.edge.getMaxY() - slack;
+    }
 
     @Override
     public Optional<Float> contextFontSize() {
@@ -264,6 +442,7 @@ final class ShapeTaker implements Output {
             stroke = before.stroke;
             paint = before.paint;
             opacity = before.opacity;
+            clip = before.clip;
         };
     }
 

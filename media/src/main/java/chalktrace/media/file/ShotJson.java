@@ -21,6 +21,7 @@ import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.StillView;
+import chalktrace.core.stroke.LineEnds;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PressureCurve;
 import chalktrace.core.time.Conform;
@@ -45,7 +46,7 @@ import java.util.function.UnaryOperator;
 final class ShotJson {
 
     static final String FORMAT = "chalk-trace-shot";
-    static final int VERSION = 1;
+    static final int VERSION = 2;
 
     /** Gives the drawing of a file of the archive. */
     interface Drawings {
@@ -69,17 +70,23 @@ final class ShotJson {
                 .put("length", setup.length())
                 .put("firstNumber", setup.firstNumber())
                 .put("paper", setup.paper().hex());
-        each(root, "chalks", shot.chalks(), (chalk, to) -> to.put("id", chalk.id())
-                .put("name", chalk.name())
-                .put("color", chalk.color().hex())
-                .put("width", chalk.width())
-                .put("opacity", chalk.opacity())
-                .put("thinnest", chalk.line().thinnest())
-                .put("taper", chalk.line().taperPx())
-                .put("tip", word(chalk.line().tip()))
-                .put("faintest", chalk.line().faintest())
-                .put("answer", ChalkXml.text(chalk.line().answer()))
-                .put("role", word(chalk.role())));
+        each(
+                root,
+                "chalks",
+                shot.chalks(),
+                (chalk, to) -> writeEnds(
+                        chalk.line().ends(),
+                        to.put("id", chalk.id())
+                                .put("name", chalk.name())
+                                .put("color", chalk.color().hex())
+                                .put("width", chalk.width())
+                                .put("opacity", chalk.opacity())
+                                .put("thinnest", chalk.line().thinnest())
+                                .put("taper", chalk.line().taperPx())
+                                .put("tip", word(chalk.line().tip()))
+                                .put("faintest", chalk.line().faintest())
+                                .put("answer", ChalkXml.text(chalk.line().answer()))
+                                .put("role", word(chalk.role()))));
         each(root, "levels", shot.levels(), (level, to) -> writeLevel(level, to, drawingFile));
         each(root, "groups", shot.groups(), ShotJson::writeGroup);
         each(root, "cycles", shot.cycles(), (cycle, to) -> to.put("level", cycle.level())
@@ -262,8 +269,28 @@ final class ShotJson {
                         f.number("taper"),
                         f.oneOf("tip", LineShape.Tip.class),
                         f.has("faintest") ? f.number("faintest") : 1,
-                        f.has("answer") ? ChalkXml.answer(f.text("answer")) : PressureCurve.EVEN)
+                        f.has("answer") ? ChalkXml.answer(f.text("answer")) : PressureCurve.EVEN,
+                        f.has("cap") ? ends(f) : LineEnds.ROUND)
                 : round;
+    }
+
+    private static void writeEnds(LineEnds ends, ObjectNode to) {
+        if (!ends.equals(LineEnds.ROUND)) {
+            to.put("cap", word(ends.cap()))
+                    .put("join", word(ends.join()))
+                    .put("miterLimit", ends.miterLimit())
+                    .put("dashes", ChalkXml.dashes(ends))
+                    .put("dashOffset", ends.dashOffset());
+        }
+    }
+
+    private static LineEnds ends(JsonFields f) throws JsonFields.WrongField {
+        return new LineEnds(
+                f.oneOf("cap", LineEnds.Cap.class),
+                f.oneOf("join", LineEnds.Join.class),
+                f.number("miterLimit"),
+                ChalkXml.dashes(f.text("dashes")),
+                f.number("dashOffset"));
     }
 
     private static void writeStyle(LevelStyle style, ObjectNode to) {

@@ -257,7 +257,7 @@ class ShotFileTest {
 
     @Test
     void aNewerVersionOpensForReadingOnly() throws Exception {
-        Path file = withDocument(text -> text.replace("\"formatVersion\" : 1", "\"formatVersion\" : 7"));
+        Path file = withDocument(text -> text.replace("\"formatVersion\" : 2", "\"formatVersion\" : 7"));
         assertThat(ShotFile.open(file).whyReadOnly()).get().asString().contains("newer version");
     }
 

@@ -33,6 +33,11 @@ public final class SimulatedPen implements PenSource {
         clock.start();
     }
 
+    /** Whether it has drawn all strokes. */
+    public boolean isDone() {
+        return stroke >= recorded.strokes().size();
+    }
+
     /** Draws all strokes now. */
     public void drawAll(Consumer<PenEvent> to) {
         for (List<PenSample> samples : recorded.strokes()) {
