@@ -22,16 +22,19 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
     private static final int CELL = 4;
 
     private static final int NEAR = 12;
-    private static final int STRETCH = 32;
+    private static final int STRETCH = 64;
 
     /** The contrast at full strength is one more than this; a strength of 0.6 gives the 3:1 of WCAG 2.2, 1.4.11, and some to spare. */
-    private static final double CONTRAST = 3.8;
+    private static final double CONTRAST = 3.75;
 
     /** Later drawings stand out by this power of it, as one who sees fewer colours tells the two apart by lightness. */
-    private static final double LATER = 1.75;
+    private static final double LATER = 1.6;
 
     /** A way of standing out that gives this much is good enough. */
     private static final double ENOUGH = 3.3;
+
+    /** At less contrast a line is lost. */
+    private static final double LOST = 2;
 
     /** Lines are not made darker than that, where there is another way: colours can't be told apart there. */
     private static final double DARKEST = 1.2;
@@ -94,10 +97,11 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
         boolean canLighten = (1 + GLARE) / (around + GLARE) >= needed;
         boolean canDarken = (around + GLARE) / GLARE >= needed * DARKEST;
         boolean goesDark = canLighten == canDarken ? canDarken ? !later : around > 0.18 : canDarken;
-        // In a spot of other ground than around it the other way may do better.
-        double byLight = Math.min(target, (1 + GLARE) / (ground + GLARE));
-        double byDark = Math.min(target, (ground + GLARE) / GLARE);
-        if ((goesDark ? byDark : byLight) < needed) {
+        // In a spot of other ground than around it a line changes over only where it would be lost else: a line that
+        // flickers is hard to read.
+        double byLight = (1 + GLARE) / (near + GLARE);
+        double byDark = (near + GLARE) / GLARE;
+        if ((goesDark ? byDark : byLight) < Math.min(LOST, target)) {
             goesDark = byDark > byLight;
         }
         // Seen against the spot itself and against what is right beside it.

@@ -3,7 +3,6 @@ package chalktrace.core.stroke;
 import chalktrace.core.guide.Rail;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -82,15 +81,8 @@ public final class Ink implements StrokeMaker {
         return new Stroke(chalk, SchneiderFit.fit(upToThePen(0), line.corners(), tolerance));
     }
 
-    /** Steadying lags; the last raw place closes the gap, so that a line ends where the pen left the paper. */
     private List<PenSample> upToThePen(int from) {
-        List<PenSample> samples = line.samples();
-        List<PenSample> all = new ArrayList<>(samples.subList(from, samples.size()));
-        PenSample end = samples.get(samples.size() - 1);
-        PenSample pen = line.latestRaw();
-        if (Math.hypot(end.x() - pen.x(), end.y() - pen.y()) > tolerance) {
-            all.add(new PenSample(pen.x(), pen.y(), end.pressure(), pen.seconds()));
-        }
+        List<PenSample> all = line.upToThePen(from);
         if (rail != null) {
             all.replaceAll(sample -> {
                 Point2D place = rail.nearest(sample.x(), sample.y());

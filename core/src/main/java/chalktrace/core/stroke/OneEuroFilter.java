@@ -8,13 +8,12 @@ package chalktrace.core.stroke;
 public final class OneEuroFilter {
 
     /** The cutoff for the speed itself, as in the paper, in hertz. */
-    private static final double SPEED_CUTOFF = 1.0;
+    static final double SPEED_CUTOFF = 1.0;
 
     private final double minCutoff;
     private final double beta;
     private double value = Double.NaN;
     private double speed;
-    private boolean atFullSpeed;
     private double lastSeconds;
 
     /**
@@ -26,22 +25,11 @@ public final class OneEuroFilter {
         this.beta = beta;
     }
 
-    /**
-     * One that takes the first step's speed as it is. A fast hand is fast from its first step: the paper's start from rest would
-     * hold its line back by tens of pixels.
-     */
-    static OneEuroFilter startingAtFullSpeed(double minCutoff, double beta) {
-        OneEuroFilter filter = new OneEuroFilter(minCutoff, beta);
-        filter.atFullSpeed = true;
-        return filter;
-    }
-
     /** One in the same state, that goes on by itself. */
     OneEuroFilter copy() {
         OneEuroFilter copy = new OneEuroFilter(minCutoff, beta);
         copy.value = value;
         copy.speed = speed;
-        copy.atFullSpeed = atFullSpeed;
         copy.lastSeconds = lastSeconds;
         return copy;
     }
@@ -59,13 +47,12 @@ public final class OneEuroFilter {
         }
         lastSeconds = seconds;
         double rawSpeed = (raw - value) / elapsed;
-        speed = atFullSpeed ? rawSpeed : speed + smoothing(SPEED_CUTOFF, elapsed) * (rawSpeed - speed);
-        atFullSpeed = false;
+        speed += smoothing(SPEED_CUTOFF, elapsed) * (rawSpeed - speed);
         value += smoothing(minCutoff + beta * Math.abs(speed), elapsed) * (raw - value);
         return value;
     }
 
-    private static double smoothing(double cutoff, double elapsed) {
+    static double smoothing(double cutoff, double elapsed) {
         double timeConstant = 1 / (2 * Math.PI * cutoff);
         return 1 / (1 + timeConstant / elapsed);
     }

@@ -12,12 +12,15 @@ import java.util.List;
 final class SteadiedLine {
 
     /** Hertz at rest, and hertz per pixel a second: found by hand on strokes of 30 to 3,000 pixels a second. */
-    private static final double CUTOFF = 8.0;
+    private static final double CUTOFF = 6.0;
 
     /** From one end of the dial to its middle the cutoff changes by this factor. */
     private static final double DIAL_FACTOR = 8.0;
 
     private static final double BETA = 0.02;
+
+    /** Over so many times of what the filter lags at rest, the line is led over to the pen. */
+    private static final double LEAD = 3;
 
     /** What is smaller than this, in pixels as seen, counts as shaking at the middle of the dial, and at its ends. */
     private static final double CORNER_REACH_PX = 10;
@@ -25,16 +28,12 @@ final class SteadiedLine {
     private static final double REACH_DIAL_FACTOR = 2;
 
     /** The steadying at one moment of the line. */
-    private record State(OneEuroFilter x, OneEuroFilter y, OneEuroFilter pressure) {
-
-        State copy() {
-            return new State(x.copy(), y.copy(), pressure.copy());
-        }
-    }
+    private record State(OneEuroPlace place, OneEuroFilter pressure) {}
 
     private final double zoom;
     private final double cutoff;
     private final double beta;
+    private final double leadSeconds;
     private final Corners corners;
     private final List<PenSample> raw = new ArrayList<>();
     private final List<PenSample> steadied = new ArrayList<>();
@@ -49,6 +48,7 @@ final class SteadiedLine {
         this.zoom = zoom;
         double dial = Math.max(0, Math.min(1, steadiness));
         cutoff = CUTOFF * Math.pow(DIAL_FACTOR, 1 - 2 * dial);
+        leadSeconds = LEAD / (2 * Math.PI * cutoff);
         beta = BETA * 2 * (1 - Math.min(0.95, dial));
         corners = new Corners(CORNER_REACH_PX * Math.pow(REACH_DIAL_FACTOR, 2 * dial - 1) / zoom, zoom);
     }
@@ -65,13 +65,29 @@ final class SteadiedLine {
         return raw.isEmpty();
     }
 
-    PenSample latestRaw() {
-        return raw.get(raw.size() - 1);
-    }
-
-    /** One for each of the pen's samples, oldest first. */
-    List<PenSample> samples() {
-        return steadied;
+    /**
+     * The line up to the pen: one sample for each of the pen's, oldest first. Steadying lags, so the latest of them are led over to where
+     * the pen really was, the more the later; they settle as the pen goes on.
+     *
+     * @param from the first sample that is wanted
+     */
+    List<PenSample> upToThePen(int from) {
+        List<PenSample> out = new ArrayList<>(steadied.subList(from, steadied.size()));
+        double end = raw.get(raw.size() - 1).seconds();
+        for (int i = raw.size() - 1; i >= from && end - raw.get(i).seconds() < leadSeconds; i--) {
+            double share = 1 - (end - raw.get(i).seconds()) / leadSeconds;
+            // Starts and ends without a bend.
+            double part = share * share * (3 - 2 * share);
+            PenSample steady = steadied.get(i);
+            out.set(
+                    i - from,
+                    new PenSample(
+                            steady.x() + part * (raw.get(i).x() - steady.x()),
+                            steady.y() + part * (raw.get(i).y() - steady.y()),
+                            steady.pressure(),
+                            steady.seconds()));
+        }
+        return out;
     }
 
     /** The numbers of the samples that are corners, in rising order. */
@@ -81,7 +97,11 @@ final class SteadiedLine {
 
     /** Samples before this one will stay where they are. */
     int settledBefore() {
-        return Math.min(steadied.size(), corners.settledBefore());
+        int led = raw.size();
+        while (led > 0 && raw.get(raw.size() - 1).seconds() - raw.get(led - 1).seconds() < leadSeconds) {
+            led--;
+        }
+        return Math.min(led, corners.settledBefore());
     }
 
     private int firstChanged() {
@@ -100,16 +120,17 @@ final class SteadiedLine {
             OneEuroFilter pressure = i == 0
                     ? new OneEuroFilter(CUTOFF, 0)
                     : states.get(i - 1).pressure().copy();
-            State state = fresh
-                    ? new State(
-                            OneEuroFilter.startingAtFullSpeed(cutoff, beta),
-                            OneEuroFilter.startingAtFullSpeed(cutoff, beta),
-                            pressure)
-                    : states.get(i - 1).copy();
             PenSample sample = raw.get(i);
+            double x = sample.x() * zoom;
+            double y = sample.y() * zoom;
+            State state = new State(
+                    fresh
+                            ? OneEuroPlace.at(cutoff, beta, x, y, sample.seconds())
+                            : states.get(i - 1).place().next(x, y, sample.seconds()),
+                    pressure);
             steadied.add(new PenSample(
-                    state.x.filter(sample.x() * zoom, sample.seconds()) / zoom,
-                    state.y.filter(sample.y() * zoom, sample.seconds()) / zoom,
+                    state.place.x() / zoom,
+                    state.place.y() / zoom,
                     state.pressure.filter(sample.pressure(), sample.seconds()),
                     sample.seconds()));
             states.add(state);

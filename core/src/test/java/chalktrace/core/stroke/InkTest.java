@@ -63,9 +63,9 @@ class InkTest {
             double seconds = i / 100.0;
             ink.add(new PenSample(i, 50 + 2 * Math.sin(2 * Math.PI * 10 * seconds), 0.5, seconds));
         }
-        // The last one is where the pen is.
+        // The latest are led over to where the pen is.
         return ink.samples().stream()
-                .limit(200)
+                .limit(140)
                 .skip(40)
                 .mapToDouble(sample -> Math.abs(sample.y() - 50))
                 .max()
