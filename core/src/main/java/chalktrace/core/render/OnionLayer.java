@@ -27,9 +27,6 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
     /** The contrast at full strength is one more than this; a strength of 0.6 gives the 3:1 of WCAG 2.2, 1.4.11, and some to spare. */
     private static final double CONTRAST = 3.75;
 
-    /** Later drawings stand out by this power of it, as one who sees fewer colours tells the two apart by lightness. */
-    private static final double LATER = 1.6;
-
     /** A way of standing out that gives this much is good enough. */
     private static final double ENOUGH = 3.3;
 
@@ -62,7 +59,7 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
     public void paint(Surface surface, PixelTile tile) {
         int[] mine = lines.alone(surface, tile);
         double seen = Math.max(0, Math.min(1, strength * lines.placement().opacity()));
-        double target = Math.pow(1 + CONTRAST * seen, later ? LATER : 1);
+        double target = 1 + CONTRAST * seen;
         int[] tones = TONES_OF.computeIfAbsent(color, OnionLayer::tones);
         Ground cells = new Ground(tile, CELL);
         Ground nearby = new Ground(tile, NEAR);

@@ -50,7 +50,8 @@ public record OnionSkin(
     public static final int MOST = 8;
 
     public static final Rgb TEAL = new Rgb(0x2F, 0xA1, 0x98);
-    public static final Rgb PLUM = new Rgb(0xA4, 0x5B, 0xB0);
+    /** With more blue than a plum has, so that those who see fewer colours tell it from teal at the same lightness. */
+    public static final Rgb PLUM = new Rgb(0xB0, 0x4F, 0xD8);
 
     private static final double USUAL_STRENGTH = 0.6;
     private static final double USUAL_FALLOFF = 0.55;

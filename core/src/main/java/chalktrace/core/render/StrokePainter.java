@@ -34,6 +34,7 @@ final class StrokePainter {
     private static final float DOT_GAP_PX = 3;
     private static final float OUTLINE_PX = 1.2f;
     private static final double BROKEN_SHARE = 0.6;
+    private static final double DOTTED_SHARE = 0.9;
 
     /** Something that paints itself, in device pixels. */
     private interface Inked {
@@ -152,12 +153,12 @@ final class StrokePainter {
             return StrokeOutline.of(curve, line, scale);
         }
         float onScreen = (float) (1 / scale);
+        boolean dotted = look.pattern() == InkLook.Pattern.DOTTED;
         float width = look.outlines()
                 ? OUTLINE_PX * onScreen
-                : (float) Math.max(line.width() * BROKEN_SHARE, OUTLINE_PX * onScreen);
-        boolean dotted = look.pattern() == InkLook.Pattern.DOTTED;
+                : (float) Math.max(line.width() * (dotted ? DOTTED_SHARE : BROKEN_SHARE), OUTLINE_PX * onScreen);
         float[] dashes = dotted
-                ? new float[] {0.01f, width + DOT_GAP_PX * onScreen}
+                ? new float[] {0.01f, width + Math.max(width / 2, DOT_GAP_PX * onScreen)}
                 : new float[] {DASH_PX * onScreen, GAP_PX * onScreen};
         return new BasicStroke(
                         width,

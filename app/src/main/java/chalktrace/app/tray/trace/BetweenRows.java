@@ -132,7 +132,7 @@ final class BetweenRows extends VBox {
                                 () -> pairWords.setText(session.inBetweening().touchForPair())),
                         pairWords,
                         Rows.hint(
-                                "Strokes are paired by shape, place and part. What turns stays on its arc; lengths stay."));
+                                "Strokes are paired by shape and by what they are attached to. Limbs turn about their joints; lengths stay."));
         Refresh.on(
                 this,
                 this::show,
