@@ -49,7 +49,7 @@ public final class InBetween {
         List<Polyline> to = new ArrayList<>();
         for (StrokeMatching.Pair pair : matched.pairs()) {
             from.add(Polyline.of(first.get(pair.of()).curve(), POINTS));
-            to.add(StrokeMatching.partner(second, pair, POINTS));
+            to.add(StrokePieces.partner(second, pair, POINTS));
         }
         double size = Math.max(1, Math.max(WholeMove.extent(from), WholeMove.extent(to)));
         List<List<Attachments.Link>> links = Attachments.of(from, size);

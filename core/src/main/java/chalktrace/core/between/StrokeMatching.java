@@ -1,6 +1,5 @@
 package chalktrace.core.between;
 
-import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -46,7 +45,7 @@ public final class StrokeMatching {
     private static final double SUPPORT = 7;
 
     /** Partners of attached strokes may miss each other by this share of the drawing's size. */
-    private static final double SLACK = 0.035;
+    static final double SLACK = 0.035;
 
     /** Having no partner is as likely as a candidate that costs this much, without support. */
     private static final double ALONE = -0.45 / COST_UNIT;
@@ -60,7 +59,7 @@ public final class StrokeMatching {
     private static final double MADE_BY_HAND = -100;
 
     /** Pieces shorter than this share of their partner may be one of two. */
-    private static final double WHOLE = 0.85;
+    static final double WHOLE = 0.85;
 
     private static final double SHORTEST_PIECE = 0.15;
 
@@ -234,7 +233,7 @@ public final class StrokeMatching {
         }
         Set<Integer> taken = new HashSet<>();
         pairs.values().forEach(pair -> taken.add(pair.with()));
-        joinPieces(pairs, taken);
+        new StrokePieces(second, from, to, growth, size).join(pairs, taken);
         List<Pair> out = new ArrayList<>();
         List<Integer> leftOver = new ArrayList<>();
         for (int i = 0; i < first.size(); i++) {
@@ -388,115 +387,5 @@ public final class StrokeMatching {
         double supported = support[i][candidates.get(i).indexOf(candidate)];
         return candidate.cost() < DEAREST * (0.35 + 0.65 * supported)
                 || links.get(i).isEmpty() && candidate.cost() < DEAREST;
-    }
-
-    /** Where a stroke was paired with a piece of itself, and what is left over continues the shorter of both, that belongs to it. */
-    private void joinPieces(Map<Integer, Pair> pairs, Set<Integer> taken) {
-        for (Pair pair : new ArrayList<>(pairs.values())) {
-            double ratio = toLength[pair.with()] / Math.max(1e-6, fromLength[pair.of()] * growth);
-            if (ratio < WHOLE) {
-                secondInPieces(pair, pairs, taken);
-            } else if (ratio > 1 / WHOLE) {
-                firstInPieces(pair, pairs);
-            }
-        }
-    }
-
-    private void secondInPieces(Pair pair, Map<Integer, Pair> pairs, Set<Integer> taken) {
-        double wanted = fromLength[pair.of()] * growth;
-        int best = -1;
-        double least = (1 - WHOLE) * wanted;
-        for (int j = 0; j < second.size(); j++) {
-            double off = Math.abs(toLength[j] + toLength[pair.with()] - wanted);
-            if (!taken.contains(j) && off < least && continues(to.get(pair.with()), to.get(j))) {
-                best = j;
-                least = off;
-            }
-        }
-        if (best >= 0) {
-            taken.add(best);
-            pairs.put(pair.of(), oriented(pair.of(), pair.with(), new Span(0, 1, List.of(best))));
-        }
-    }
-
-    private void firstInPieces(Pair pair, Map<Integer, Pair> pairs) {
-        double wanted = toLength[pair.with()] / growth;
-        int best = -1;
-        double least = (1 - WHOLE) * wanted;
-        for (int i = 0; i < first.size(); i++) {
-            double off = Math.abs(fromLength[i] + fromLength[pair.of()] - wanted);
-            if (!pairs.containsKey(i) && off < least && continues(from.get(pair.of()), from.get(i))) {
-                best = i;
-                least = off;
-            }
-        }
-        if (best >= 0) {
-            Polyline a = from.get(pair.of());
-            Polyline b = from.get(best);
-            int last = POINTS - 1;
-            boolean before = gap(a, 0, b) < gap(a, last, b);
-            double share = fromLength[pair.of()] / (fromLength[pair.of()] + fromLength[best]);
-            Span mine = before ? new Span(1 - share, 1, List.of()) : new Span(0, share, List.of());
-            Span other = before ? new Span(0, 1 - share, List.of()) : new Span(share, 1, List.of());
-            // The other piece may itself run against the first.
-            boolean sameWay =
-                    before ? gap(a, 0, b, last) < gap(a, 0, b, 0) : gap(a, last, b, 0) < gap(a, last, b, last);
-            pairs.put(pair.of(), new Pair(pair.of(), pair.with(), pair.reversed(), mine));
-            boolean reversed = sameWay == pair.reversed();
-            Span turned = sameWay ? other : new Span(1 - other.to(), 1 - other.from(), List.of());
-            pairs.put(best, new Pair(best, pair.with(), reversed, turned));
-        }
-    }
-
-    private Pair oriented(int of, int with, Span span) {
-        Polyline line = from.get(of);
-        Polyline whole = Polyline.of(joined(second, with, span.more()), POINTS);
-        double along = Similarity.rigid(line, whole, growth).distance(line, whole);
-        double against = Similarity.rigid(line, whole.reversed(), growth).distance(line, whole.reversed());
-        return new Pair(of, with, against < along, span);
-    }
-
-    /** The second's line of a pair, along the first's stroke, as so many points. */
-    static Polyline partner(List<Stroke> second, Pair pair, int points) {
-        Span span = pair.span();
-        Polyline line = Polyline.of(joined(second, pair.with(), span.more()), points);
-        Polyline along = pair.reversed() ? line.reversed() : line;
-        return span.from() == 0 && span.to() == 1 ? along : along.between(span.from(), span.to());
-    }
-
-    private static Curve joined(List<Stroke> strokes, int start, List<Integer> more) {
-        Curve curve = strokes.get(start).curve();
-        for (int next : more) {
-            curve = curve.joinedTo(strokes.get(next).curve());
-        }
-        return curve;
-    }
-
-    /** Whether a line goes on from an end of another, near enough and without a turn. */
-    private boolean continues(Polyline a, Polyline b) {
-        int last = POINTS - 1;
-        for (int end : new int[] {0, last}) {
-            for (int start : new int[] {0, last}) {
-                int inA = end == 0 ? 2 : last - 2;
-                int inB = start == 0 ? 2 : last - 2;
-                double ax = a.x()[end] - a.x()[inA];
-                double ay = a.y()[end] - a.y()[inA];
-                double bx = b.x()[inB] - b.x()[start];
-                double by = b.y()[inB] - b.y()[start];
-                double cosine = (ax * bx + ay * by) / Math.max(1e-9, Math.hypot(ax, ay) * Math.hypot(bx, by));
-                if (gap(a, end, b, start) < SLACK * size && cosine > 0.7) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
-    private static double gap(Polyline a, int at, Polyline b) {
-        return Math.min(gap(a, at, b, 0), gap(a, at, b, b.count() - 1));
-    }
-
-    private static double gap(Polyline a, int at, Polyline b, int there) {
-        return Math.hypot(a.x()[at] - b.x()[there], a.y()[at] - b.y()[there]);
     }
 }

@@ -23,6 +23,7 @@ final class StrokePlaces {
 
     private static final int MEETING_ROUNDS = 6;
 
+    /** @param gap how long it is in either drawing, its direction in the first, and its turn */
     private record Wish(int stroke, int at, int other, int there, double weight, boolean meets, double[] gap) {}
 
     private final List<Polyline> from;
@@ -33,7 +34,11 @@ final class StrokePlaces {
     /** Of each stroke whether its start, and its end, meet others. */
     private final boolean[][] held;
 
-    /** The gap of a wish: how long it is in either drawing, its direction in the first, and its turn. */
+    /**
+     * @param turns of each stroke from the first drawing to the second, in radians
+     * @param links of each stroke
+     * @param size of the larger drawing, in pixels
+     */
     StrokePlaces(
             List<Polyline> from, List<Polyline> to, double[] turns, List<List<Attachments.Link>> links, double size) {
         this.from = from;
