@@ -176,6 +176,19 @@ class RegionFinderTest {
         assertThat(outline.contains(1100, 100)).as("in the hole").isFalse();
     }
 
+    @Test
+    void growthGoesToTheMiddleOfTheLineAndNoFarther() {
+        Bitmap pixels = new RegionFinder(boxWithGap(0), 0)
+                .around(200, 200, 9)
+                .orElseThrow()
+                .pixels();
+        // The line on the left covers columns 98 to 101.
+        assertThat(pixels.at(101, 200)).isTrue();
+        assertThat(pixels.at(100, 200)).isTrue();
+        assertThat(pixels.at(99, 200)).isFalse();
+        assertThat(pixels.at(98, 200)).isFalse();
+    }
+
     /** Thin lines, any growth: what is grown never reaches a free place that the region did not reach. */
     @Property(tries = 60, edgeCases = EdgeCasesMode.NONE)
     void growthNeverComesOutOnTheOtherSideOfALine(@ForAll long seed) {
