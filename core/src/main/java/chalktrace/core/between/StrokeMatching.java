@@ -23,7 +23,7 @@ public final class StrokeMatching {
 
     static final int POINTS = 16;
 
-    private static final int CANDIDATES = 24;
+    private static final int CANDIDATES = 16;
     private static final int ROUNDS = 8;
 
     /** What a candidate costs: in shape, length, as a piece only, in place, turn, order, chalk and part. */
@@ -52,6 +52,9 @@ public final class StrokeMatching {
 
     /** What is hardly believed in any more supports nothing. */
     private static final double UNLIKELY = 0.01;
+
+    /** What is believed in less keeps the support that it had. */
+    private static final double HOPELESS = 1e-3;
 
     /** A stroke on its own without any support finds a partner only up to this cost. */
     private static final double DEAREST = 0.9;
@@ -274,6 +277,10 @@ public final class StrokeMatching {
             List<Candidate> mine = candidates.get(i);
             next[i] = new double[mine.size()];
             for (int c = 0; c < next[i].length; c++) {
+                if (belief[i][c] < HOPELESS && support[i][c] > 0) {
+                    next[i][c] = -mine.get(c).cost() / COST_UNIT + SUPPORT * support[i][c];
+                    continue;
+                }
                 double sum = 0;
                 double weights = 1e-9;
                 for (Attachments.Link link : links.get(i)) {

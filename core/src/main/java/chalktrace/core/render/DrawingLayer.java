@@ -92,6 +92,18 @@ public record DrawingLayer(
         return raster(surface).alone(tile);
     }
 
+    /** What it paints on a tile with nothing else, run by run. */
+    void eachRun(Surface surface, PixelTile tile, Raster.RunTaker taker) {
+        if (!surface.quick()) {
+            raster(surface).eachRun(tile, taker);
+            return;
+        }
+        int[] words = alone(surface, tile);
+        for (int y = 0; y < tile.height(); y++) {
+            taker.take(0, y, words, y * tile.width(), tile.width());
+        }
+    }
+
     /** Makes its raster, if it is not at hand. */
     void warm(Surface surface) {
         raster(surface);

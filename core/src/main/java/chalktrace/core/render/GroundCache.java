@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What lies under all drawings, paper and footage, as it was composed last on each tile: while only drawings change it is
+ * What lies under all drawings, paper, footage and the onion skin of the hindmost level, as it was composed last on each tile: while only drawings change it is
  * copied and not composed again. Safe for threads.
  */
 final class GroundCache {
@@ -24,7 +24,8 @@ final class GroundCache {
         int count = 0;
         while (count < scene.layers().size()
                 && (scene.layers().get(count) instanceof PaperLayer
-                        || scene.layers().get(count) instanceof FootageLayer)) {
+                        || scene.layers().get(count) instanceof FootageLayer
+                        || scene.layers().get(count) instanceof OnionLayer && !surface.quick())) {
             count++;
         }
         List<SceneLayer> layers = scene.layers().subList(0, count);

@@ -57,20 +57,21 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
 
     @Override
     public void paint(Surface surface, PixelTile tile) {
-        int[] mine = lines.alone(surface, tile);
         double seen = Math.max(0, Math.min(1, strength * lines.placement().opacity()));
         double target = 1 + CONTRAST * seen;
         int[] tones = TONES_OF.computeIfAbsent(color, OnionLayer::tones);
-        Ground cells = new Ground(tile, CELL);
-        Ground nearby = new Ground(tile, NEAR);
-        Ground stretches = new Ground(tile, STRETCH);
+        // Larger cells are looked at in fewer places.
+        Ground cells = new Ground(tile, CELL, 1);
+        Ground nearby = new Ground(tile, NEAR, 3);
+        Ground stretches = new Ground(tile, STRETCH, 8);
         int[] words = new int[cells.columns * cells.rows];
-        for (int y = 0; y < tile.height(); y++) {
-            for (int x = 0; x < tile.width(); x++) {
-                int cover = FIRM[mine[y * tile.width() + x] >>> 24];
-                if (cover == 0) {
+        lines.eachRun(surface, tile, (left, y, covers, from, count) -> {
+            for (int i = 0; i < count; i++) {
+                int alpha = covers[from + i] >>> 24;
+                if (alpha == 0) {
                     continue;
                 }
+                int x = left + i;
                 int cell = cells.at(x, y);
                 if (words[cell] == 0) {
                     words[cell] = tones[
@@ -81,11 +82,11 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
                                     target,
                                     later)];
                 }
-                int at = tile.index(tile.x() + x, tile.y() + y);
-                int share = cover + (cover >> 7);
-                tile.pixels()[at] = Blend.mix(tile.pixels()[at], words[cell], share);
+                int at = tile.offset() + y * tile.stride() + x;
+                int cover = FIRM[alpha];
+                tile.pixels()[at] = Blend.mix(tile.pixels()[at], words[cell], cover + (cover >> 7));
             }
-        }
+        });
     }
 
     /** The number of the tone that stands out by a contrast from what lies under a line. */
@@ -136,13 +137,16 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
 
         private final PixelTile tile;
         private final int cell;
+        private final int every;
         private final int columns;
         private final int rows;
         private final float[] luminance;
 
-        Ground(PixelTile tile, int cell) {
+        /** @param every in how many pixels, across and down, one is looked at */
+        Ground(PixelTile tile, int cell, int every) {
             this.tile = tile;
             this.cell = cell;
+            this.every = every;
             columns = Math.floorDiv(tile.x() + tile.width() - 1, cell) - Math.floorDiv(tile.x(), cell) + 1;
             rows = Math.floorDiv(tile.y() + tile.height() - 1, cell) - Math.floorDiv(tile.y(), cell) + 1;
             luminance = new float[columns * rows];
@@ -161,8 +165,8 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
                 int top = (Math.floorDiv(tile.y(), cell) + at / columns) * cell - tile.y();
                 float sum = 0;
                 int count = 0;
-                for (int y = Math.max(0, top); y < Math.min(tile.height(), top + cell); y++) {
-                    for (int x = Math.max(0, left); x < Math.min(tile.width(), left + cell); x++) {
+                for (int y = Math.max(0, top); y < Math.min(tile.height(), top + cell); y += every) {
+                    for (int x = Math.max(0, left); x < Math.min(tile.width(), left + cell); x += every) {
                         int word = tile.pixels()[tile.offset() + y * tile.stride() + x];
                         sum += 0.2126f * LINEAR[word >> 16 & 255]
                                 + 0.7152f * LINEAR[word >> 8 & 255]
