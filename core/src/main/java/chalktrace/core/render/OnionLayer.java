@@ -61,19 +61,25 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
         double target = 1 + CONTRAST * seen;
         int[] tones = TONES_OF.computeIfAbsent(color, OnionLayer::tones);
         // Larger cells are looked at in fewer places.
-        Ground cells = new Ground(tile, CELL, 1);
+        Ground cells = new Ground(tile, CELL, 2);
         Ground nearby = new Ground(tile, NEAR, 3);
         Ground stretches = new Ground(tile, STRETCH, 8);
         int[] words = new int[cells.columns * cells.rows];
         lines.eachRun(surface, tile, (left, y, covers, from, count) -> {
-            for (int i = 0; i < count; i++) {
+            // Divided once for a run, and counted on from there: this is done for each pixel of every line.
+            int cell = cells.at(left, y);
+            int inCell = Math.floorMod(tile.x() + left, CELL);
+            for (int i = 0; i < count; i++, inCell++) {
+                if (inCell == CELL) {
+                    inCell = 0;
+                    cell++;
+                }
                 int alpha = covers[from + i] >>> 24;
                 if (alpha == 0) {
                     continue;
                 }
-                int x = left + i;
-                int cell = cells.at(x, y);
                 if (words[cell] == 0) {
+                    int x = left + i;
                     words[cell] = tones[
                             tone(
                                     cells.luminance(cell),
@@ -82,7 +88,7 @@ record OnionLayer(DrawingLayer lines, Rgb color, boolean later, double strength)
                                     target,
                                     later)];
                 }
-                int at = tile.offset() + y * tile.stride() + x;
+                int at = tile.offset() + y * tile.stride() + left + i;
                 int cover = FIRM[alpha];
                 tile.pixels()[at] = Blend.mix(tile.pixels()[at], words[cell], cover + (cover >> 7));
             }
