@@ -71,7 +71,29 @@ final class Blend {
 
     /** Between two opaque words: share 0 is {@code a}, 256 is {@code b}. */
     static int mix(int a, int b, int share) {
-        return scale(a, 256 - share) + scale(b, share) | 0xFF000000;
+        int odd = (a & ODD) + (((b & ODD) - (a & ODD)) * share >> 8) & ODD;
+        int even = (a >>> 8 & ODD) + (((b >>> 8 & ODD) - (a >>> 8 & ODD)) * share >> 8) & ODD;
+        return even << 8 | odd | 0xFF000000;
+    }
+
+    /**
+     * Mixes a row of opaque words with colours where others cover it, firmly.
+     *
+     * @param at of the row's first word; it is as long as {@code colors}
+     * @param below room for as many
+     */
+    static void rowMixed(int[] pixels, int at, int[] colors, int[] covers, int[] below) {
+        System.arraycopy(pixels, at, below, 0, colors.length);
+        for (int i = 0; i < colors.length; i++) {
+            below[i] = mix(below[i], colors[i], firm(covers[i] >>> 24));
+        }
+        System.arraycopy(below, 0, pixels, at, colors.length);
+    }
+
+    /** The share that a line's opacity of 0 to 255 covers where it must not get lost: what is left open is cubed. */
+    static int firm(int alpha) {
+        int open = 256 - alpha - (alpha >> 7);
+        return 256 - (open * open * open >> 16);
     }
 
     /** A word of straight opacity as a premultiplied one. */

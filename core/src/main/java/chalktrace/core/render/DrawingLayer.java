@@ -105,7 +105,8 @@ public record DrawingLayer(
     }
 
     /** Makes its raster, if it is not at hand. */
-    void warm(Surface surface) {
+    @Override
+    public void warm(Surface surface) {
         raster(surface);
         within.ifPresent(layer -> layer.warm(surface));
     }

@@ -36,13 +36,7 @@ public final class FrameComposer {
     /** Makes what drawings of a scene lack, so that composing it then takes no time for that. */
     public void warm(Scene scene, Viewpoint view) {
         Surface surface = new Surface(scene.size(), view, rasters, false);
-        for (SceneLayer layer : scene.layers()) {
-            if (layer instanceof DrawingLayer drawing) {
-                drawing.warm(surface);
-            } else if (layer instanceof OnionLayer onion) {
-                onion.lines().warm(surface);
-            }
-        }
+        scene.layers().forEach(layer -> layer.warm(surface));
     }
 
     /**

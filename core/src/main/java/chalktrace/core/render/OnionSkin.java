@@ -153,9 +153,10 @@ public record OnionSkin(
         return found;
     }
 
-    /** The layer by which a neighbour shows through. @param lines it, as it is placed and laid */
-    OnionLayer layer(Neighbour neighbour, DrawingLayer lines) {
-        return new OnionLayer(lines, neighbour.later() ? later : earlier, neighbour.later(), neighbour.opacity());
+    /** How a neighbour shows through. @param lines it, as it is placed and laid */
+    OnionLayer.Neighbour shown(Neighbour neighbour, DrawingLayer lines) {
+        return OnionLayer.Neighbour.of(
+                lines, neighbour.later() ? later : earlier, neighbour.later(), neighbour.opacity());
     }
 
     /** How the lines of an earlier or later drawing are laid out; their colour comes from what lies under them. */

@@ -114,26 +114,49 @@ final class Raster {
     }
 
     private void runsOver(PixelTile tile, int y, int share) {
-        for (int run = firstRunOfRow[y - top]; run < firstRunOfRow[y - top + 1]; run++) {
-            int first = Math.max(runX[run], tile.x());
-            int end = Math.min(runX[run] + runStart[run + 1] - runStart[run], tile.x() + tile.width());
-            int word = runStart[run] + first - runX[run];
-            int at = tile.index(first, y);
-            for (int i = 0; i < end - first; i++) {
-                tile.pixels()[at + i] = Blend.over(tile.pixels()[at + i], Blend.scale(words[word + i], share));
+        eachRun(y - top, tile.x(), tile.width(), (x, from, count) -> {
+            int at = tile.index(x, y);
+            for (int i = 0; i < count; i++) {
+                tile.pixels()[at + i] = Blend.over(tile.pixels()[at + i], Blend.scale(words[from + i], share));
             }
-        }
+        });
     }
 
     /** Copies what a row has painted between two columns. */
     private void copyRow(int row, int left, int width, int[] to, int at) {
-        for (int run = firstRunOfRow[row]; run < firstRunOfRow[row + 1]; run++) {
+        eachRun(row, left, width, (x, from, count) -> System.arraycopy(words, from, to, at + x - left, count));
+    }
+
+    /** Takes a run of painted words. */
+    @FunctionalInterface
+    private interface Words {
+
+        /** @param x of the first on the surface, @param from its place among the words */
+        void take(int x, int from, int count);
+    }
+
+    /** Hands out the runs of a row between two columns, cut at these. */
+    private void eachRun(int row, int left, int width, Words taker) {
+        int end = firstRunOfRow[row + 1];
+        for (int run = firstRunEndingAfter(row, left); run < end && runX[run] < left + width; run++) {
             int first = Math.max(runX[run], left);
-            int end = Math.min(runX[run] + runStart[run + 1] - runStart[run], left + width);
-            if (first < end) {
-                System.arraycopy(words, runStart[run] + first - runX[run], to, at + first - left, end - first);
+            int last = Math.min(runX[run] + runStart[run + 1] - runStart[run], left + width);
+            taker.take(first, runStart[run] + first - runX[run], last - first);
+        }
+    }
+
+    private int firstRunEndingAfter(int row, int left) {
+        int from = firstRunOfRow[row];
+        int to = firstRunOfRow[row + 1];
+        while (from < to) {
+            int middle = (from + to) >>> 1;
+            if (runX[middle] + runStart[middle + 1] - runStart[middle] > left) {
+                to = middle;
+            } else {
+                from = middle + 1;
             }
         }
+        return from;
     }
 
     /** Takes a run of painted words of one row of a tile. */
@@ -144,18 +167,24 @@ final class Raster {
         void take(int x, int y, int[] words, int from, int count);
     }
 
-    /** Hands out what is painted on a tile, run by run, which takes no time for what is not. */
+    /** Hands out what is painted on a tile, which takes no time for what is not: run by run, or whole rows where most is painted. */
     void eachRun(PixelTile tile, RunTaker taker) {
         int from = Math.max(top, tile.y());
         int to = Math.min(top + height, tile.y() + tile.height());
+        int[] row = new int[tile.width()];
         for (int y = from; y < to; y++) {
-            for (int run = firstRunOfRow[y - top]; run < firstRunOfRow[y - top + 1]; run++) {
-                int first = Math.max(runX[run], tile.x());
-                int end = Math.min(runX[run] + runStart[run + 1] - runStart[run], tile.x() + tile.width());
-                if (first < end) {
-                    taker.take(first - tile.x(), y - tile.y(), words, runStart[run] + first - runX[run], end - first);
-                }
+            if (painted(y - top) * FULL_ROW >= tile.width()) {
+                Arrays.fill(row, 0);
+                copyRow(y - top, tile.x(), tile.width(), row, 0);
+                taker.take(0, y - tile.y(), row, 0, row.length);
+                continue;
             }
+            int rowOfTile = y - tile.y();
+            eachRun(
+                    y - top,
+                    tile.x(),
+                    tile.width(),
+                    (x, at, count) -> taker.take(x - tile.x(), rowOfTile, words, at, count));
         }
     }
 

@@ -5,4 +5,7 @@ public sealed interface SceneLayer permits PaperLayer, FootageLayer, DrawingLaye
 
     /** Paints the part that lies on a tile over what the tile holds. */
     void paint(Surface surface, PixelTile tile);
+
+    /** Makes what painting it would have to make first. */
+    default void warm(Surface surface) {}
 }

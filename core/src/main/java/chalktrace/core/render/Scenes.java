@@ -81,17 +81,16 @@ public final class Scenes {
     }
 
     private static void addOnion(Shot shot, Level level, int frame, OnionSkin onion, List<SceneLayer> layers) {
+        List<OnionLayer.Neighbour> shown = new ArrayList<>();
         for (OnionSkin.Neighbour neighbour : onion.neighbours(shot, level, frame)) {
+            InkLook look = onion.look(neighbour.later());
+            Placement laid = laidOver(shot, neighbour);
             level.drawing(neighbour.run().drawing())
-                    .map(drawing -> onion.layer(
-                            neighbour,
-                            new DrawingLayer(
-                                    drawing,
-                                    shot.chalks(),
-                                    onion.look(neighbour.later()),
-                                    laidOver(shot, neighbour),
-                                    1)))
-                    .ifPresent(layers::add);
+                    .map(drawing -> new DrawingLayer(drawing, shot.chalks(), look, laid, 1))
+                    .ifPresent(lines -> shown.add(onion.shown(neighbour, lines)));
+        }
+        if (!shown.isEmpty()) {
+            layers.add(new OnionLayer(shown));
         }
     }
 

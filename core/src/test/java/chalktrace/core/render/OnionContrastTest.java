@@ -43,7 +43,8 @@ class OnionContrastTest {
         DrawingLayer lines = new DrawingLayer(drawing, Shots.empty().chalks(), skin.look(later), Placement.AS_IS, 1);
         Viewpoint view = Viewpoint.plain(WIDTH, HEIGHT);
         Surface surface = new Surface(Shots.empty().setup().size(), view, new RasterCache(1 << 24), false);
-        skin.layer(new OnionSkin.Neighbour(Exposure.of(0, 1, 1), later, strength, Placement.AS_IS), lines)
+        new OnionLayer(List.of(skin.shown(
+                        new OnionSkin.Neighbour(Exposure.of(0, 1, 1), later, strength, Placement.AS_IS), lines)))
                 .paint(surface, PixelTile.whole(words, WIDTH, HEIGHT));
         List<Double> contrasts = new ArrayList<>();
         List<Rgb> colors = new ArrayList<>();
