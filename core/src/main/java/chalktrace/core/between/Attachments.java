@@ -1,8 +1,10 @@
 package chalktrace.core.between;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.PriorityQueue;
 
 /** Which strokes of a drawing touch, or lie closest to, which others, and where. */
 final class Attachments {
@@ -25,38 +27,78 @@ final class Attachments {
      */
     record Link(int other, int at, int there, double distance, double weight) {}
 
+    private static final Comparator<Link> BY_DISTANCE =
+            Comparator.comparingDouble(Link::distance).thenComparingInt(Link::other);
+
     private Attachments() {}
 
     /** For each stroke its closest others, the closest first. @param size of the drawing, in pixels */
     static List<List<Link>> of(List<Polyline> lines, double size) {
-        int n = lines.size();
+        double[][] boxes = lines.stream().map(Attachments::box).toArray(double[][]::new);
         List<List<Link>> all = new ArrayList<>();
-        for (int i = 0; i < n; i++) {
-            all.add(new ArrayList<>());
-        }
-        for (int i = 0; i < n; i++) {
-            for (int k = i + 1; k < n; k++) {
-                Link link = closest(lines.get(i), lines.get(k), k, size);
-                all.get(i).add(link);
-                all.get(k).add(new Link(i, link.there, link.at, link.distance, link.weight));
-            }
-        }
-        for (List<Link> links : all) {
-            links.sort(Comparator.comparingDouble(Link::distance));
-            int keep = LEAST;
-            while (keep < Math.min(MOST, links.size()) && links.get(keep).distance < TOUCHING * size) {
-                keep++;
-            }
-            links.subList(Math.min(links.size(), keep), links.size()).clear();
+        for (int i = 0; i < boxes.length; i++) {
+            all.add(closest(lines, boxes, i, size));
         }
         return all;
     }
 
-    private static Link closest(Polyline a, Polyline b, int other, double size) {
+    /** Strokes are looked at in the order of how far their boxes are apart, and only while a closer one may come. */
+    private static List<Link> closest(List<Polyline> lines, double[][] boxes, int i, double size) {
+        int n = boxes.length;
+        double[] gaps = new double[n];
+        List<Integer> order = new ArrayList<>(n);
+        for (int k = 0; k < n; k++) {
+            gaps[k] = gap(boxes[i], boxes[k]);
+            if (k != i) {
+                order.add(k);
+            }
+        }
+        order.sort(Comparator.comparingDouble(k -> gaps[k]));
+        PriorityQueue<Link> closest = new PriorityQueue<>(BY_DISTANCE.reversed());
+        for (int k : order) {
+            if (closest.size() == MOST && gaps[k] > closest.peek().distance) {
+                break;
+            }
+            closest.add(closest(lines.get(i), lines.get(k), boxes[k], k, size));
+            if (closest.size() > MOST) {
+                closest.poll();
+            }
+        }
+        List<Link> links = new ArrayList<>(closest);
+        links.sort(BY_DISTANCE);
+        int keep = LEAST;
+        while (keep < links.size() && links.get(keep).distance < TOUCHING * size) {
+            keep++;
+        }
+        return List.copyOf(links.subList(0, Math.min(links.size(), keep)));
+    }
+
+    /** Left, top, right and bottom. */
+    private static double[] box(Polyline line) {
+        return new double[] {
+            Arrays.stream(line.x()).min().orElse(0),
+            Arrays.stream(line.y()).min().orElse(0),
+            Arrays.stream(line.x()).max().orElse(0),
+            Arrays.stream(line.y()).max().orElse(0)
+        };
+    }
+
+    private static double gap(double[] a, double[] b) {
+        double x = Math.max(0, Math.max(a[0] - b[2], b[0] - a[2]));
+        double y = Math.max(0, Math.max(a[1] - b[3], b[1] - a[3]));
+        return Math.sqrt(x * x + y * y);
+    }
+
+    private static Link closest(Polyline a, Polyline b, double[] boxOfB, int other, double size) {
         double least = Double.MAX_VALUE;
         int at = 0;
         int there = 0;
         for (int p = 0; p < a.count(); p++) {
+            double outX = Math.max(0, Math.max(boxOfB[0] - a.x()[p], a.x()[p] - boxOfB[2]));
+            double outY = Math.max(0, Math.max(boxOfB[1] - a.y()[p], a.y()[p] - boxOfB[3]));
+            if (outX * outX + outY * outY >= least) {
+                continue;
+            }
             for (int q = 0; q < b.count(); q++) {
                 double dx = a.x()[p] - b.x()[q];
                 double dy = a.y()[p] - b.y()[q];

@@ -3,7 +3,6 @@ package chalktrace.core.between;
 import chalktrace.core.stroke.Stroke;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -52,6 +51,9 @@ public final class StrokeMatching {
 
     /** What is hardly believed in any more supports nothing. */
     private static final double UNLIKELY = 0.01;
+
+    /** Squared, in slacks: what misses by more does not fit at all. */
+    private static final double FAR_OFF = 40;
 
     /** What is believed in less keeps the support that it had. */
     private static final double HOPELESS = 1e-3;
@@ -109,7 +111,7 @@ public final class StrokeMatching {
     private final double[] toLength;
     private final Similarity whole;
     private final double growth;
-    private final List<List<Attachments.Link>> links;
+    private final List<List<Neighbour>> neighbours = new ArrayList<>();
     private final List<List<Candidate>> candidates = new ArrayList<>();
     private double[][] belief;
 
@@ -129,9 +131,12 @@ public final class StrokeMatching {
         toLength = to.stream().mapToDouble(Polyline::length).toArray();
         whole = WholeMove.of(from, to, size);
         growth = growth();
-        links = Attachments.of(from, size);
         for (int i = 0; i < first.size(); i++) {
             candidates.add(candidates(i, fixed));
+        }
+        for (List<Attachments.Link> links : Attachments.of(from, size)) {
+            int i = neighbours.size();
+            neighbours.add(links.stream().map(link -> new Neighbour(i, link)).toList());
         }
     }
 
@@ -178,25 +183,63 @@ public final class StrokeMatching {
                 addCandidates(all, i, j, backwards.get(j), true);
             }
         }
-        all.sort(Comparator.comparingDouble(Candidate::cost));
-        return new ArrayList<>(all.subList(0, Math.min(all.size(), CANDIDATES)));
+        return all;
     }
 
     /** As a whole, and where one of them is shorter, as a piece at either end of the longer. */
     private void addCandidates(List<Candidate> all, int i, int j, Polyline other, boolean reversed) {
         Polyline line = from.get(i);
         double ratio = toLength[j] / Math.max(1e-3, fromLength[i] * growth);
-        all.add(candidate(i, j, line, other, reversed, LENGTH * Math.abs(Math.log(Math.max(1e-3, ratio)))));
+        double forLength = LENGTH * Math.abs(Math.log(Math.max(1e-3, ratio)));
+        double besides = besides(i, j);
+        if (mayCount(all, forLength + besides)) {
+            add(all, candidate(i, j, line, other, reversed, forLength, besides));
+        }
+        if (!mayCount(all, PIECE + besides)) {
+            return;
+        }
         if (ratio > SHORTEST_PIECE && ratio < WHOLE) {
-            all.add(candidate(i, j, line.between(0, ratio), other, reversed, PIECE));
-            all.add(candidate(i, j, line.between(1 - ratio, 1), other, reversed, PIECE));
+            add(all, candidate(i, j, line.between(0, ratio), other, reversed, PIECE, besides));
+            add(all, candidate(i, j, line.between(1 - ratio, 1), other, reversed, PIECE, besides));
         } else if (ratio > 1 / WHOLE && ratio < 1 / SHORTEST_PIECE) {
-            all.add(candidate(i, j, line, other.between(0, 1 / ratio), reversed, PIECE));
-            all.add(candidate(i, j, line, other.between(1 - 1 / ratio, 1), reversed, PIECE));
+            add(all, candidate(i, j, line, other.between(0, 1 / ratio), reversed, PIECE, besides));
+            add(all, candidate(i, j, line, other.between(1 - 1 / ratio, 1), reversed, PIECE, besides));
         }
     }
 
-    private Candidate candidate(int i, int j, Polyline line, Polyline other, boolean reversed, double forLength) {
+    /** Whether one of at least this cost can be among the cheapest. */
+    private static boolean mayCount(List<Candidate> cheapest, double cost) {
+        return cheapest.size() < CANDIDATES
+                || cost < cheapest.get(cheapest.size() - 1).cost();
+    }
+
+    /** Keeps the cheapest, in their order. */
+    private static void add(List<Candidate> cheapest, Candidate candidate) {
+        if (!mayCount(cheapest, candidate.cost())) {
+            return;
+        }
+        if (cheapest.size() == CANDIDATES) {
+            cheapest.remove(CANDIDATES - 1);
+        }
+        int at = cheapest.size();
+        while (at > 0 && cheapest.get(at - 1).cost() > candidate.cost()) {
+            at--;
+        }
+        cheapest.add(at, candidate);
+    }
+
+    /** What a pair costs besides where and how its lines run. */
+    private double besides(int i, int j) {
+        Stroke a = first.get(i);
+        Stroke b = second.get(j);
+        double part =
+                a.part().equals(b.part()) ? 0 : a.part().isEmpty() || b.part().isEmpty() ? ONE_PART : OTHER_PART;
+        double order = Math.abs(i / (double) Math.max(1, first.size()) - j / (double) Math.max(1, second.size()));
+        return ORDER * order + (a.chalk().equals(b.chalk()) ? 0 : OTHER_CHALK) + part;
+    }
+
+    private Candidate candidate(
+            int i, int j, Polyline line, Polyline other, boolean reversed, double forLength, double besides) {
         Similarity move = Similarity.rigid(line, other, growth);
         double shorter = Math.min(fromLength[i] * growth, toLength[j]);
         double longer = Math.max(fromLength[i] * growth, toLength[j]);
@@ -205,18 +248,8 @@ public final class StrokeMatching {
         double placeY = other.middleY() - whole.y(line.middleX(), line.middleY());
         double turn = Math.abs(
                 Math.IEEEremainder(Math.atan2(move.ay(), move.ax()) - Math.atan2(whole.ay(), whole.ax()), 2 * Math.PI));
-        Stroke a = first.get(i);
-        Stroke b = second.get(j);
-        double part =
-                a.part().equals(b.part()) ? 0 : a.part().isEmpty() || b.part().isEmpty() ? ONE_PART : OTHER_PART;
-        double order = Math.abs(i / (double) Math.max(1, first.size()) - j / (double) Math.max(1, second.size()));
-        double cost = SHAPE * off
-                + forLength
-                + PLACE * Math.hypot(placeX, placeY) / size
-                + TURN * turn / Math.PI
-                + ORDER * order
-                + (a.chalk().equals(b.chalk()) ? 0 : OTHER_CHALK)
-                + part;
+        double cost =
+                SHAPE * off + forLength + PLACE * Math.hypot(placeX, placeY) / size + TURN * turn / Math.PI + besides;
         return new Candidate(j, reversed, cost, move);
     }
 
@@ -283,10 +316,10 @@ public final class StrokeMatching {
                 }
                 double sum = 0;
                 double weights = 1e-9;
-                for (Attachments.Link link : links.get(i)) {
+                for (Neighbour theirs : neighbours.get(i)) {
                     // A stroke without a partner says nothing of the others.
-                    double weight = link.weight() * (1 - 0.9 * alone[link.other()]);
-                    sum += weight * agreement(i, mine.get(c), link);
+                    double weight = theirs.weight * (1 - 0.9 * alone[theirs.other]);
+                    sum += weight * theirs.supports(mine.get(c));
                     weights += weight;
                 }
                 support[i][c] = sum / weights;
@@ -297,35 +330,71 @@ public final class StrokeMatching {
         normalize();
     }
 
-    private double agreement(int i, Candidate mine, Attachments.Link link) {
+    /** How well a candidate of a stroke fits the best of those of an attached one that are believed in. */
+    private double agreement(Candidate mine, double mineX, double mineY, Neighbour theirs) {
         double best = 0;
-        Polyline line = from.get(i);
-        double x = line.x()[link.at()];
-        double y = line.y()[link.at()];
-        double mineX = mine.move().x(x, y);
-        double mineY = mine.move().y(x, y);
-        Polyline theirs = from.get(link.other());
-        double gapX = theirs.x()[link.there()] - x;
-        double gapY = theirs.y()[link.there()] - y;
-        List<Candidate> others = candidates.get(link.other());
-        double slack = SLACK * size + 0.2 * link.distance();
-        for (int c = 0; c < others.size(); c++) {
-            if (belief[link.other()][c] <= Math.max(best, UNLIKELY)
-                    || others.get(c).with() == mine.with()) {
+        List<Candidate> others = candidates.get(theirs.other);
+        double[] believed = belief[theirs.other];
+        for (int c = 0; c < believed.length; c++) {
+            if (believed[c] <= Math.max(best, UNLIKELY) || others.get(c).with() == mine.with()) {
                 continue;
             }
-            Similarity move = others.get(c).move();
-            // What lies between them turns half with the one and half with the other.
-            double offX = move.x(theirs.x()[link.there()], theirs.y()[link.there()])
-                    - mineX
-                    - (move.turnedX(gapX, gapY) + mine.move().turnedX(gapX, gapY)) / 2;
-            double offY = move.y(theirs.x()[link.there()], theirs.y()[link.there()])
-                    - mineY
-                    - (move.turnedY(gapX, gapY) + mine.move().turnedY(gapX, gapY)) / 2;
-            double off = (offX * offX + offY * offY) / (slack * slack);
-            best = Math.max(best, belief[link.other()][c] * Math.exp(-off / 2));
+            double offX = theirs.x[c] - mineX;
+            double offY = theirs.y[c] - mineY;
+            double off = (offX * offX + offY * offY) / theirs.slackSquared;
+            if (off < FAR_OFF) {
+                best = Math.max(best, believed[c] * Math.exp(-off / 2));
+            }
         }
         return best;
+    }
+
+    /**
+     * A stroke that another is attached to, and where each of its candidates puts the point between both; what lies between them turns half
+     * with the one and half with the other.
+     */
+    private final class Neighbour {
+
+        private final int other;
+        private final double weight;
+        private final double slackSquared;
+        private final double atX;
+        private final double atY;
+        private final double gapX;
+        private final double gapY;
+        private final double[] x;
+        private final double[] y;
+
+        Neighbour(int i, Attachments.Link link) {
+            other = link.other();
+            weight = link.weight();
+            double slack = SLACK * size + 0.2 * link.distance();
+            slackSquared = slack * slack;
+            Polyline theirs = from.get(other);
+            double thereX = theirs.x()[link.there()];
+            double thereY = theirs.y()[link.there()];
+            atX = from.get(i).x()[link.at()];
+            atY = from.get(i).y()[link.at()];
+            gapX = thereX - atX;
+            gapY = thereY - atY;
+            List<Candidate> all = candidates.get(other);
+            x = new double[all.size()];
+            y = new double[all.size()];
+            for (int c = 0; c < x.length; c++) {
+                Similarity move = all.get(c).move();
+                x[c] = move.x(thereX, thereY) - move.turnedX(gapX, gapY) / 2;
+                y[c] = move.y(thereX, thereY) - move.turnedY(gapX, gapY) / 2;
+            }
+        }
+
+        double supports(Candidate mine) {
+            Similarity move = mine.move();
+            return agreement(
+                    mine,
+                    move.x(atX, atY) + move.turnedX(gapX, gapY) / 2,
+                    move.y(atX, atY) + move.turnedY(gapX, gapY) / 2,
+                    this);
+        }
     }
 
     /** Beliefs of a stroke add up to one, and so do those in a stroke, where they would be more. */
@@ -393,6 +462,6 @@ public final class StrokeMatching {
     private boolean isGood(int i, Candidate candidate) {
         double supported = support[i][candidates.get(i).indexOf(candidate)];
         return candidate.cost() < DEAREST * (0.35 + 0.65 * supported)
-                || links.get(i).isEmpty() && candidate.cost() < DEAREST;
+                || neighbours.get(i).isEmpty() && candidate.cost() < DEAREST;
     }
 }
