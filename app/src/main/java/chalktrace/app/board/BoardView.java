@@ -270,9 +270,16 @@ public final class BoardView extends Region {
         Scene scene = Scenes.of(
                 shot, frame, options.withLifted(session.view().liftedProperty().get()), pictures);
         Drawing draft = session.inBetweening().draftProperty().get();
-        return draft == null
-                ? scene
-                : Scenes.withDraft(scene, shot, draft, Colors.rgb(Theme.tones().draft()));
+        if (draft == null) {
+            return scene;
+        }
+        Scene drafted =
+                Scenes.withDraft(scene, shot, draft, Colors.rgb(Theme.tones().draft()));
+        return session.inBetweening()
+                .withoutPartner()
+                .map(alone -> Scenes.withDraft(
+                        drafted, shot, alone, Colors.rgb(Theme.tones().badText())))
+                .orElse(drafted);
     }
 
     /** Where only marked frames are seen, only keys shine through. */

@@ -55,6 +55,7 @@ public final class InBetweening {
     private final ObjectProperty<TimingChart> ownChart = new SimpleObjectProperty<>();
     private Curve drawnWay;
     private final ReadOnlyObjectWrapper<Drawing> draft = new ReadOnlyObjectWrapper<>();
+    private Optional<Drawing> withoutPartner = Optional.empty();
     private final List<TouchedPair> pairs = new ArrayList<>();
     private Pick touched;
 
@@ -77,8 +78,8 @@ public final class InBetweening {
             pairs.clear();
             touched = null;
         });
-        document.shotProperty().addListener(changed -> draft.set(null));
-        transport.frameProperty().addListener(changed -> draft.set(null));
+        document.shotProperty().addListener(changed -> hideDraft());
+        transport.frameProperty().addListener(changed -> hideDraft());
     }
 
     /** Along what in-betweens go. */
@@ -170,6 +171,11 @@ public final class InBetweening {
         return draft.getReadOnlyProperty();
     }
 
+    /** What of the shown draft has no partner in the other drawing. */
+    public Optional<Drawing> withoutPartner() {
+        return withoutPartner;
+    }
+
     /** The showings between which the gate lies: the one at it or before it, and the next with another drawing. */
     private Optional<List<Exposure>> keys() {
         int frame = transport.frame();
@@ -210,19 +216,18 @@ public final class InBetweening {
         withKeys((level, keys) -> jobs.runQuietly(
                 () -> {
                     InBetween between = between(level, keys);
-                    Drawing made = BetweenEdits.draft(
-                            key(level, keys.get(0)),
-                            key(level, keys.get(1)),
-                            between,
-                            share,
-                            arc(level, keys).map(arc -> arc.apply(share)));
-                    return new Made<>(made, alone(between));
+                    InBetween.Draft made = between.at(share, arc(level, keys).map(arc -> arc.apply(share)));
+                    Drawing drawing = BetweenEdits.draft(key(level, keys.get(0)), key(level, keys.get(1)), made);
+                    return new Made<>(new ShownDraft(drawing, new Drawing(1, made.alone())), alone(between));
                 },
                 made -> {
-                    draft.set(made.what());
+                    withoutPartner = Optional.of(made.what().withoutPartner());
+                    draft.set(made.what().drawing());
                     sayAlone(made.alone());
                 }));
     }
+
+    private record ShownDraft(Drawing drawing, Drawing withoutPartner) {}
 
     /** @param alone what is to be said of strokes without a partner; empty for nothing */
     private record Made<T>(T what, String alone) {}
@@ -245,13 +250,15 @@ public final class InBetweening {
                         + this.keys.text(Action.PICK) + ").");
                 return;
             }
-            jobs.runQuietly(
-                    () -> Smear.of(between(level, keys), length, chosen, features),
-                    strokes -> draft.set(new Drawing(1, strokes)));
+            jobs.runQuietly(() -> Smear.of(between(level, keys), length, chosen, features), strokes -> {
+                withoutPartner = Optional.empty();
+                draft.set(new Drawing(1, strokes));
+            });
         });
     }
 
     public void hideDraft() {
+        withoutPartner = Optional.empty();
         draft.set(null);
     }
 
@@ -393,8 +400,8 @@ public final class InBetweening {
                 + (first.isEmpty() || second.isEmpty() ? "" : " and ")
                 + numbers(second, "the second")
                 + (first.size() + second.size() == 1
-                        ? " has no partner and moves along with what it lies beside."
-                        : " have no partner and move along with what they lie beside.")
+                        ? " has no partner (red in the draft) and moves along with what it lies beside."
+                        : " have no partner (red in the draft) and move along with what they lie beside.")
                 + " Pair by hand what belongs together.";
     }
 

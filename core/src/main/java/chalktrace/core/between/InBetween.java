@@ -28,9 +28,11 @@ public final class InBetween {
      * @param strokes of the draft
      * @param leftOver strokes of the first drawing, @param added of the second, without a partner: the first's are in the draft up
      *     to half way, the second's after
+     * @param alone those of {@code strokes} that have no partner
      * @param carried how the lines that have partners have moved
      */
-    public record Draft(List<Stroke> strokes, List<Stroke> leftOver, List<Stroke> added, Carried carried) {}
+    public record Draft(
+            List<Stroke> strokes, List<Stroke> leftOver, List<Stroke> added, List<Stroke> alone, Carried carried) {}
 
     private record Moving(Stroke stroke, Polyline from, Polyline to, double turn) {}
 
@@ -102,9 +104,10 @@ public final class InBetween {
         Carried carried = new Carried(
                 moving.stream().map(one -> early ? one.from : one.to).toList(), lines, early);
         if (share <= 0 || share >= 1) {
-            return new Draft(share <= 0 ? first : second, leftOver, added, carried);
+            return new Draft(share <= 0 ? first : second, leftOver, added, early ? leftOver : added, carried);
         }
-        return new Draft(strokes(lines, carried), leftOver, added, carried);
+        List<Stroke> alone = new ArrayList<>();
+        return new Draft(strokes(lines, carried, alone), leftOver, added, alone, carried);
     }
 
     /** The strokes that have partners, in the order of the pairs, on their way. */
@@ -126,8 +129,8 @@ public final class InBetween {
         return lines;
     }
 
-    /** In the first drawing's own order up to half way, then in the second's. */
-    private List<Stroke> strokes(List<Polyline> lines, Carried carried) {
+    /** In the first drawing's own order up to half way, then in the second's. @param alone takes those without a partner */
+    private List<Stroke> strokes(List<Polyline> lines, Carried carried, List<Stroke> alone) {
         Map<Integer, List<Stroke>> drawn = new HashMap<>();
         Set<Integer> joined = new HashSet<>();
         for (int i = 0; i < lines.size(); i++) {
@@ -142,7 +145,8 @@ public final class InBetween {
             if (drawn.containsKey(i)) {
                 out.addAll(drawn.get(i));
             } else if (carried.early() || !joined.contains(i)) {
-                out.add(carried.stroke(from.get(i)));
+                alone.add(carried.stroke(from.get(i)));
+                out.add(alone.get(alone.size() - 1));
             }
         }
         return out;

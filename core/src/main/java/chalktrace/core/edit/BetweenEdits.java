@@ -107,14 +107,10 @@ public final class BetweenEdits {
      * The drawing that lies between two: lines drafted, paint with the lines that bound it, pictures along with the whole. What has
      * no partner is the first drawing's up to half way and the second's after.
      *
-     * @param between made of the two drawings' strokes
-     * @param middle where the middle of its lines lies; empty for its own way
+     * @param draft made of the two drawings' strokes
      */
-    public static Drawing draft(
-            Drawing first, Drawing second, InBetween between, double share, Optional<Point2D> middle) {
-        InBetween.Draft draft = between.at(share, middle);
-        Carried carried = draft.carried();
-        Drawing from = carried.early() ? first : second;
+    public static Drawing draft(Drawing first, Drawing second, InBetween.Draft draft) {
+        Drawing from = draft.carried().early() ? first : second;
         return carried(1, from, draft, draft.strokes());
     }
 

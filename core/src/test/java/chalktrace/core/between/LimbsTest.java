@@ -17,7 +17,6 @@ import chalktrace.core.testing.Shots;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Line2D;
 import java.util.List;
-import java.util.Optional;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -148,6 +147,9 @@ class LimbsTest {
                 .toList();
         InBetween between = InBetween.of(List.of(arm.get(0), arm.get(1), button), second);
         assertThat(between.at(0.4).leftOver()).containsExactly(button);
+        assertThat(between.at(0.4).strokes()).containsAll(between.at(0.4).alone());
+        assertThat(between.at(0.4).alone()).hasSize(1);
+        assertThat(between.at(0.6).alone()).isEmpty();
         assertThat(between.at(0.6).strokes()).hasSize(2);
         Stroke carried = between.at(0.4).strokes().get(2);
         AffineTransform part = AffineTransform.getRotateInstance(Math.toRadians(32), 110, 100);
@@ -172,7 +174,8 @@ class LimbsTest {
         })));
         Drawing first = new Drawing(1, square, List.of(paint));
         Drawing second = new Drawing(2, turned, List.of());
-        Drawing draft = BetweenEdits.draft(first, second, InBetween.of(square, turned), 0.4, Optional.empty());
+        Drawing draft =
+                BetweenEdits.draft(first, second, InBetween.of(square, turned).at(0.4));
         Contours area = draft.fills().get(0).area();
         assertThat(area.rings()).isEqualTo(2);
         assertThat(area.area())
