@@ -4,6 +4,9 @@ import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.FrameChange;
+import chalktrace.core.shot.FrameReach;
+import chalktrace.core.shot.InsertedFrames;
 import chalktrace.core.shot.Level;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
@@ -127,13 +130,16 @@ public final class CycleEdits {
                         "No parts were named that change places. Name the strokes of each, such"
                                 + " as \"left leg\" and \"right leg\", in the Trace tray: nothing was changed.");
             }
-            return shot.withLevel(levelId, level -> {
-                if (shot.isLocked(level) || level.style().held()) {
-                    return level;
-                }
-                Level out = level.with(level.exposures().withFramesAt(half.end(), half.frames()));
+            FrameChange pushed =
+                    new InsertedFrames(half.end(), half.frames(), shot.setup().rate(), FrameReach.of(List.of(levelId)));
+            Level before = shot.level(levelId).orElse(null);
+            if (before == null || shot.isLocked(before) || before.style().held()) {
+                return shot;
+            }
+            return shot.moved(pushed).withLevel(levelId, level -> {
+                Level out = level;
                 Map<Integer, Integer> copies = new HashMap<>();
-                for (Exposure run : level.exposures().runs()) {
+                for (Exposure run : before.exposures().runs()) {
                     int from = Math.max(run.start(), half.start());
                     int to = Math.min(run.end(), half.end());
                     if (from >= to) {

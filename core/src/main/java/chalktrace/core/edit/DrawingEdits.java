@@ -3,9 +3,13 @@ package chalktrace.core.edit;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.FrameChange;
+import chalktrace.core.shot.FrameReach;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Showings;
+import chalktrace.core.shot.StretchedFrames;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeCrossings;
 import chalktrace.core.stroke.StrokeCut;
@@ -17,6 +21,8 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.IntUnaryOperator;
 import java.util.function.UnaryOperator;
 
 /** Edits of what is drawn and for how long it shows. */
@@ -140,8 +146,26 @@ public final class DrawingEdits {
 
     /** Holds the showing at a frame longer (or shorter, with a negative count); what follows moves along. */
     public static Edit hold(String levelId, int frame, int byFrames) {
-        return timingOfGroup(
-                byFrames > 0 ? "hold longer" : "hold shorter", levelId, exposures -> exposures.held(frame, byFrames));
+        return new Edit(byFrames > 0 ? "hold longer" : "hold shorter", shot -> {
+            Shot out = shot;
+            for (String id : shot.retimedWith(levelId)) {
+                Level level = shot.level(id).orElse(null);
+                Optional<Exposure> run =
+                        level == null || shot.isLocked(level) || level.style().held()
+                                ? Optional.empty()
+                                : level.exposures().at(frame);
+                out = run.isEmpty() ? out : out.moved(held(id, run.get(), byFrames));
+            }
+            return out;
+        });
+    }
+
+    /** A showing keeps at least one frame. */
+    private static FrameChange held(String level, Exposure run, int byFrames) {
+        TreeMap<Integer, Integer> to = new TreeMap<>(Map.of(0, 0));
+        to.put(run.start(), run.start());
+        to.put(run.end(), Math.max(run.start() + 1, run.end() + byFrames));
+        return new StretchedFrames(to, FrameReach.of(List.of(level)));
     }
 
     /** Ends the showing that starts at {@code start} before {@code newEnd}, over what follows. */
@@ -164,13 +188,18 @@ public final class DrawingEdits {
 
     /** Moves a showing to another first frame, over what is there. */
     public static Edit moveShowing(String levelId, int start, int newStart) {
-        return timing("move a drawing", levelId, exposures -> exposures
-                .at(start)
-                .filter(run -> run.start() == start)
-                .map(run -> exposures
-                        .cleared(run.range())
-                        .with(new Exposure(Math.max(0, newStart), run.frames(), run.drawing(), run.placement())))
-                .orElse(exposures));
+        return timing(
+                "move a drawing",
+                levelId,
+                exposures -> exposures
+                        .at(start)
+                        .filter(run -> run.start() == start)
+                        .map(run -> exposures
+                                .cleared(run.range())
+                                .with(new Exposure(
+                                        Math.max(0, newStart), run.frames(), run.drawing(), run.placement())))
+                        .orElse(exposures),
+                frame -> frame == start ? newStart : frame);
     }
 
     /** Takes the showing at a frame away; the drawing stays in its level. */
@@ -189,12 +218,20 @@ public final class DrawingEdits {
                 exposures -> exposures.with(Exposure.of(frames.start(), frames.frames(), Exposure.BLANK)));
     }
 
-    /** A change of what a level shows when; a locked level keeps its timing. */
-    private static Edit timing(String name, String levelId, UnaryOperator<Exposures> change) {
+    /** A change of what a level shows when; what belongs to a showing stays with it, and a locked level keeps its timing. */
+    private static Edit timing(String name, String levelId, UnaryOperator<Exposures> change, IntUnaryOperator frame) {
         return new Edit(
                 name,
-                shot -> shot.withLevel(
-                        levelId, level -> shot.isLocked(level) ? level : level.with(change.apply(level.exposures()))));
+                shot -> Showings.followed(
+                        shot,
+                        shot.withLevel(
+                                levelId,
+                                level -> shot.isLocked(level) ? level : level.with(change.apply(level.exposures()))),
+                        frame));
+    }
+
+    private static Edit timing(String name, String levelId, UnaryOperator<Exposures> change) {
+        return timing(name, levelId, change, IntUnaryOperator.identity());
     }
 
     /** On a level and on those that are retimed with it. */

@@ -1,14 +1,15 @@
 package chalktrace.core.edit;
 
-import chalktrace.core.shot.Exposure;
-import chalktrace.core.shot.Exposures;
-import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.FrameChange;
+import chalktrace.core.shot.FrameReach;
+import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.time.FrameMap;
-import java.util.ArrayList;
+import chalktrace.core.shot.StretchedFrames;
 import java.util.List;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -91,56 +92,12 @@ public final class OntoTwos {
             map.putIfAbsent(
                     shot.setup().length(),
                     Math.max(shot.setup().length(), map.lastEntry().getValue() + 1));
-            Shot adopted = SpeechEdits.mouthsAdopted(shot);
-            Shot out = references ? adopted.withFootage(retimed(shot, map)) : adopted;
-            return SpeechEdits.mouthsKept(out.withMarks(shot.marks().stream()
-                            .map(mark -> mark.withFrame(at(map, mark.frame())))
-                            .toList())
-                    .withLevels(shot.levels().stream()
-                            .map(level -> shot.isLocked(level) || level.style().held()
-                                    ? level
-                                    : level.with(moved(level.exposures(), map)))
-                            .toList()));
+            Set<String> free = shot.levels().stream()
+                    .filter(level -> !shot.isLocked(level) && !level.style().held())
+                    .map(Level::id)
+                    .collect(Collectors.toSet());
+            FrameChange change = new StretchedFrames(map, new FrameReach(free, true, false, references));
+            return SpeechEdits.mouthsKept(SpeechEdits.mouthsAdopted(shot).moved(change));
         });
-    }
-
-    private static List<Footage> retimed(Shot shot, TreeMap<Integer, Integer> map) {
-        List<FrameMap.Knot> knots = new ArrayList<>();
-        map.forEach((was, frame) -> {
-            if (was < shot.setup().length()) {
-                knots.add(new FrameMap.Knot(frame, was));
-            }
-        });
-        FrameMap moved = new FrameMap(knots);
-        return shot.footage().stream()
-                .map(clip ->
-                        clip.isStill() ? clip : clip.withConform(clip.conform().retimed(moved)))
-                .toList();
-    }
-
-    private static Exposures moved(Exposures exposures, TreeMap<Integer, Integer> map) {
-        List<Exposure> out = new ArrayList<>();
-        int free = 0;
-        for (Exposure run : exposures.runs()) {
-            int start = Math.max(free, at(map, run.start()));
-            int end = Math.max(start + 1, at(map, run.end()));
-            out.add(new Exposure(start, end - start, run.drawing(), run.placement()));
-            free = end;
-        }
-        return new Exposures(out);
-    }
-
-    /** Between two marks frames go in proportion, after the last as it goes. */
-    private static int at(TreeMap<Integer, Integer> map, int frame) {
-        var before = map.floorEntry(frame);
-        var after = map.ceilingEntry(frame);
-        if (after == null) {
-            return frame + before.getValue() - before.getKey();
-        }
-        if (before.getKey().equals(after.getKey())) {
-            return before.getValue();
-        }
-        double share = (frame - before.getKey()) / (double) (after.getKey() - before.getKey());
-        return (int) Math.round(before.getValue() + share * (after.getValue() - before.getValue()));
     }
 }

@@ -1,19 +1,28 @@
 package chalktrace.core.edit;
 
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.FrameChange;
+import chalktrace.core.shot.FrameReach;
+import chalktrace.core.shot.InsertedFrames;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.RemovedFrames;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.Showings;
 import chalktrace.core.shot.SpanExposures;
+import chalktrace.core.shot.StretchedFrames;
 import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.IntUnaryOperator;
 import java.util.function.UnaryOperator;
 
 /** Edits of when drawings are seen, on spans of one or several levels. Locked and held levels keep their timing. */
@@ -21,52 +30,71 @@ public final class TimingEdits {
 
     private TimingEdits() {}
 
+    /** The showings of a span in the opposite order; what belongs to one stays with it, and cycles stay. */
     public static Edit reverse(Collection<String> levels, FrameRange span) {
-        return onSpan("reverse", levels, span, SpanExposures::reversed);
+        return onSpan(
+                "reverse",
+                levels,
+                span,
+                SpanExposures::reversed,
+                frame -> span.contains(frame) ? span.start() + span.last() - frame : frame);
     }
 
+    /** The span again and again after itself; what follows it is pushed on, cycles too. */
     public static Edit repeat(Collection<String> levels, FrameRange span, int times) {
-        return onSpan("repeat", levels, span, row -> row.repeated(times));
+        return longer("repeat", levels, span, row -> row.repeated(times));
     }
 
+    /** The span and then back to its first drawing; what follows it is pushed on, cycles too. */
     public static Edit toAndFro(Collection<String> levels, FrameRange span) {
-        return onSpan("to and fro", levels, span, SpanExposures::toAndFro);
+        return longer("to and fro", levels, span, SpanExposures::toAndFro);
     }
 
     /** Makes a span longer or shorter. Applying it throws when showings would be lost; see {@link SpanExposures#stretched}. */
     public static Edit stretch(Collection<String> levels, FrameRange span, int frames) {
-        return onSpan("stretch", levels, span, row -> row.stretched(frames));
+        return stretched("stretch", levels, span, row -> row.stretched(frames));
     }
 
     /** Each showing of a span held for a number of frames. */
     public static Edit each(Collection<String> levels, FrameRange span, int frames) {
-        return onSpan("hold each for " + frames, levels, span, row -> row.each(frames));
+        return stretched("hold each for " + frames, levels, span, row -> row.each(frames));
     }
 
     /** A span on twos, threes ...: what shows on every n-th frame is held until the next. */
     public static Edit onEvery(Collection<String> levels, FrameRange span, int frames) {
-        return onSpan("on every " + frames, levels, span, row -> row.sampled(frames));
+        return onSpan("on every " + frames, levels, span, row -> row.sampled(frames), IntUnaryOperator.identity());
     }
 
     public static Edit removeFrames(Collection<String> levels, FrameRange span) {
-        return onSpan("remove frames", levels, span, SpanExposures::removed);
+        return moving(
+                "remove frames",
+                levels,
+                (shot, level) -> new RemovedFrames(span, shot.setup().rate(), FrameReach.of(List.of(level))));
     }
 
     public static Edit insertFrames(Collection<String> levels, int frame, int count) {
-        return onLevels("insert frames", levels, exposures -> {
+        return moving("insert frames", levels, (shot, level) -> {
             ShotTimingEdits.requireCount(count);
-            return exposures.withFramesAt(frame, count);
+            return new InsertedFrames(frame, count, shot.setup().rate(), FrameReach.of(List.of(level)));
         });
     }
 
+    /** Moves what starts in a span, and what belongs to it, over what is there. */
     public static Edit shift(Collection<String> levels, FrameRange span, int by) {
-        return onLevels("shift", levels, exposures -> exposures.shifted(span, by));
+        return onLevels(
+                "shift",
+                levels,
+                exposures -> exposures.shifted(span, by),
+                frame -> span.contains(frame) ? Math.max(0, frame + by) : frame);
     }
 
     /** Shows a span once more at another place, tied to it: the same drawings. */
     public static Edit copyTied(Collection<String> levels, FrameRange span, int to) {
-        return onLevels("copy, tied", levels, exposures -> SpanExposures.of(exposures, span)
-                .copiedTo(to));
+        return onLevels(
+                "copy, tied",
+                levels,
+                exposures -> SpanExposures.of(exposures, span).copiedTo(to),
+                IntUnaryOperator.identity());
     }
 
     /** As {@link #copyTied}, with drawings of its own: each drawing of the span is copied once. */
@@ -116,15 +144,19 @@ public final class TimingEdits {
 
     /** Blanks on every n-th free frame of a span, up to the next or to what shows. */
     public static Edit blanks(Collection<String> levels, FrameRange span, int every) {
-        return onLevels("blanks", levels, exposures -> {
-            Exposures out = exposures;
-            for (int frame = span.start(); frame < span.end(); frame += Math.max(1, every)) {
-                if (out.at(frame).isEmpty()) {
-                    out = out.with(Exposure.of(frame, room(out, frame, span, every), Exposure.BLANK));
-                }
-            }
-            return out;
-        });
+        return onLevels(
+                "blanks",
+                levels,
+                exposures -> {
+                    Exposures out = exposures;
+                    for (int frame = span.start(); frame < span.end(); frame += Math.max(1, every)) {
+                        if (out.at(frame).isEmpty()) {
+                            out = out.with(Exposure.of(frame, room(out, frame, span, every), Exposure.BLANK));
+                        }
+                    }
+                    return out;
+                },
+                IntUnaryOperator.identity());
     }
 
     /** New empty drawings on every n-th free or blank frame of a span. */
@@ -147,7 +179,7 @@ public final class TimingEdits {
                 }));
     }
 
-    /** Exchanges what two levels show, drawings and all; names and styles stay. */
+    /** Exchanges what two levels show, drawings and all that belongs to them; names and styles stay. */
     public static Edit swap(String one, String other) {
         return new Edit("swap two levels", shot -> {
             Level a = shot.level(one).orElse(null);
@@ -155,7 +187,21 @@ public final class TimingEdits {
             if (a == null || b == null || shot.isLocked(a) || shot.isLocked(b)) {
                 return shot;
             }
-            return shot.withLevel(one, level -> holding(level, b)).withLevel(other, level -> holding(level, a));
+            UnaryOperator<String> exchanged = level -> level.equals(one) ? other : level.equals(other) ? one : level;
+            return shot.withLevel(one, level -> holding(level, b))
+                    .withLevel(other, level -> holding(level, a))
+                    .withCycles(shot.cycles().stream()
+                            .map(cycle -> new Cycle(exchanged.apply(cycle.level()), cycle.frames()))
+                            .toList())
+                    .withMarks(shot.marks().stream()
+                            .map(mark -> new Mark(
+                                    mark.frame(), mark.kind(), mark.level().map(exchanged), mark.text()))
+                            .toList())
+                    .withCues(shot.cues().stream()
+                            .map(cue -> cue.withTie(cue.tie()
+                                    .map(tie ->
+                                            new Cue.Tie(tie.level().map(exchanged), tie.frame(), tie.leadFrames()))))
+                            .toList());
         });
     }
 
@@ -218,26 +264,90 @@ public final class TimingEdits {
         return new Exposures(out);
     }
 
+    /** @param frame where a frame comes to, in the order that the change gives */
     private static Edit onSpan(
-            String name, Collection<String> levels, FrameRange span, UnaryOperator<SpanExposures> change) {
-        return onLevels(name, levels, exposures -> change.apply(SpanExposures.of(exposures, span))
-                .put());
+            String name,
+            Collection<String> levels,
+            FrameRange span,
+            UnaryOperator<SpanExposures> change,
+            IntUnaryOperator frame) {
+        return onLevels(
+                name,
+                levels,
+                exposures -> change.apply(SpanExposures.of(exposures, span)).put(),
+                frame);
     }
 
-    private static Edit onLevels(String name, Collection<String> levels, UnaryOperator<Exposures> change) {
-        return new Edit(name, shot -> changed(shot, levels, level -> level.with(change.apply(level.exposures()))));
+    /** A span whose row is longer; each level's own, as the rows may differ. */
+    private static Edit longer(
+            String name, Collection<String> levels, FrameRange span, UnaryOperator<SpanExposures> change) {
+        return new Edit(name, shot -> {
+            Shot out = shot;
+            for (String id : open(shot, levels)) {
+                SpanExposures row =
+                        SpanExposures.of(shot.level(id).orElseThrow().exposures(), span);
+                SpanExposures after = change.apply(row);
+                int more = Math.max(0, after.frames() - span.frames());
+                FrameChange pushed =
+                        new InsertedFrames(span.end(), more, shot.setup().rate(), FrameReach.of(List.of(id)));
+                out = out.moved(pushed).withLevel(id, level -> level.with(after.put()));
+            }
+            return out;
+        });
+    }
+
+    /** A span whose showings keep their order and come to be longer or shorter. */
+    private static Edit stretched(
+            String name, Collection<String> levels, FrameRange span, UnaryOperator<SpanExposures> change) {
+        return new Edit(name, shot -> {
+            Shot out = shot;
+            for (String id : open(shot, levels)) {
+                SpanExposures row =
+                        SpanExposures.of(shot.level(id).orElseThrow().exposures(), span);
+                SpanExposures after = change.apply(row);
+                FrameChange moved = new StretchedFrames(after.movedFrom(row), FrameReach.of(List.of(id)));
+                out = out.moved(moved).withLevel(id, level -> level.with(after.put()));
+            }
+            return out;
+        });
+    }
+
+    private static Edit moving(String name, Collection<String> levels, BiFunction<Shot, String, FrameChange> change) {
+        return new Edit(name, shot -> {
+            Shot out = shot;
+            for (String id : open(shot, levels)) {
+                out = out.moved(change.apply(shot, id))
+                        .withLevel(id, level -> level.with(level.exposures().joined()));
+            }
+            return out;
+        });
+    }
+
+    private static Edit onLevels(
+            String name, Collection<String> levels, UnaryOperator<Exposures> change, IntUnaryOperator frame) {
+        return new Edit(
+                name,
+                shot -> Showings.followed(
+                        shot, changed(shot, levels, level -> level.with(change.apply(level.exposures()))), frame));
     }
 
     /** On the levels and those that are retimed with them. */
     private static Shot changed(Shot shot, Collection<String> levels, UnaryOperator<Level> change) {
-        Set<String> all = new LinkedHashSet<>();
-        levels.forEach(id -> all.addAll(shot.retimedWith(id)));
-        return shot.withLevels(shot.levels().stream()
-                .map(level -> all.contains(level.id())
-                                && !shot.isLocked(level)
-                                && !level.style().held()
-                        ? change.apply(level)
-                        : level)
-                .toList());
+        Shot out = shot;
+        for (String id : open(shot, levels)) {
+            out = out.withLevel(id, change);
+        }
+        return out;
+    }
+
+    /** The levels, and those that are retimed with them, whose timing may be changed. */
+    private static List<String> open(Shot shot, Collection<String> levels) {
+        return levels.stream()
+                .flatMap(id -> shot.retimedWith(id).stream())
+                .distinct()
+                .flatMap(id -> shot.level(id).stream())
+                .filter(level -> !shot.isLocked(level) && !level.style().held())
+                .map(Level::id)
+                .toList();
     }
 }

@@ -7,7 +7,7 @@ import java.util.Optional;
  *
  * @param tie what in the picture meets it; none when that is not said yet
  */
-public record Cue(String id, String name, double seconds, Kind kind, Optional<Tie> tie) {
+public record Cue(String id, String name, double seconds, Kind kind, Optional<Tie> tie) implements FrameBound<Cue> {
 
     /** What is heard. */
     public enum Kind {
@@ -53,6 +53,14 @@ public record Cue(String id, String name, double seconds, Kind kind, Optional<Ti
 
     public Cue(String id, String name, double seconds) {
         this(id, name, seconds, Kind.OTHER, Optional.empty());
+    }
+
+    /** One that lies in frames that are taken out comes to the cut, and so does its tie. */
+    @Override
+    public Optional<Cue> moved(FrameChange change) {
+        Cue heard = change.reach().sound() ? withSeconds(change.seconds(seconds)) : this;
+        return Optional.of(heard.withTie(tie.map(
+                tied -> change.reach().covers(tied.level()) ? tied.withFrame(change.frame(tied.frame())) : tied)));
     }
 
     public Cue withSeconds(double other) {

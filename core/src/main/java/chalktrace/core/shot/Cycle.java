@@ -1,9 +1,10 @@
 package chalktrace.core.shot;
 
 import chalktrace.core.time.FrameRange;
+import java.util.Optional;
 
 /** Frames of a level that are meant to be shown over and over: a walk, a wave. */
-public record Cycle(String level, FrameRange frames) {
+public record Cycle(String level, FrameRange frames) implements FrameBound<Cycle> {
 
     /** @throws IllegalArgumentException when there is nothing in it to repeat */
     public Cycle {
@@ -12,7 +13,11 @@ public record Cycle(String level, FrameRange frames) {
         }
     }
 
-    public Cycle movedBy(int by) {
-        return new Cycle(level, FrameRange.of(Math.max(0, frames.start() + by), frames.frames()));
+    /** One of which fewer than two frames are left is none any more. */
+    @Override
+    public Optional<Cycle> moved(FrameChange change) {
+        return change.reach().covers(Optional.of(level))
+                ? change.range(frames).filter(range -> range.frames() >= 2).map(range -> new Cycle(level, range))
+                : Optional.of(this);
     }
 }

@@ -10,7 +10,7 @@ import java.util.Optional;
  * What a level shows on which frames: runs in rising order that never overlap. A frame without a run shows nothing and
  * is free to draw on; a run of {@link Exposure#BLANK} shows nothing on purpose.
  */
-public record Exposures(List<Exposure> runs) {
+public record Exposures(List<Exposure> runs) implements FrameBound<Exposures> {
 
     public static final Exposures NONE = new Exposures(List.of());
 
@@ -87,40 +87,6 @@ public record Exposures(List<Exposure> runs) {
         return new Exposures(out);
     }
 
-    /**
-     * With the run at {@code frame} made longer or shorter by some frames; all that follows moves along. A run keeps at
-     * least one frame; a frame without a run changes nothing.
-     */
-    public Exposures held(int frame, int byFrames) {
-        Optional<Exposure> held = at(frame);
-        if (held.isEmpty()) {
-            return this;
-        }
-        int by = Math.max(byFrames, 1 - held.get().frames());
-        List<Exposure> out = new ArrayList<>();
-        for (Exposure run : runs) {
-            if (run == held.get()) {
-                out.add(run.between(run.start(), run.end() + by));
-            } else {
-                out.add(run.start() > held.get().start() ? run.movedBy(by) : run);
-            }
-        }
-        return new Exposures(out);
-    }
-
-    /** With some frames more before a frame: what shows across it is held longer, what starts at it or later moves on. */
-    public Exposures withFramesAt(int frame, int count) {
-        List<Exposure> out = new ArrayList<>();
-        for (Exposure run : runs) {
-            if (run.start() >= frame) {
-                out.add(run.movedBy(count));
-            } else {
-                out.add(run.end() > frame ? run.between(run.start(), run.end() + count) : run);
-            }
-        }
-        return new Exposures(out);
-    }
-
     /** With what starts in a range moved by some frames, over what is there; nothing moves before the first frame. */
     public Exposures shifted(FrameRange range, int by) {
         List<Exposure> moving =
@@ -158,6 +124,22 @@ public record Exposures(List<Exposure> runs) {
             }
         }
         return new Exposures(out);
+    }
+
+    /** Each run keeps at least a frame, unless all of its own are taken out; one that needs it pushes the next on. */
+    @Override
+    public Optional<Exposures> moved(FrameChange change) {
+        List<Exposure> out = new ArrayList<>();
+        int free = 0;
+        for (Exposure run : runs) {
+            Optional<FrameRange> to = change.range(run.range());
+            if (to.isPresent()) {
+                int start = Math.max(free, to.get().start());
+                free = Math.max(start + 1, to.get().end());
+                out.add(run.between(start, free));
+            }
+        }
+        return Optional.of(new Exposures(out));
     }
 
     /** The frame after the last run. */

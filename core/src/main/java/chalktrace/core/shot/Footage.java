@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 
 /**
@@ -35,7 +36,8 @@ public record Footage(
         boolean locked,
         boolean mirrored,
         Where where,
-        String note) {
+        String note)
+        implements FrameBound<Footage> {
 
     /** Where footage lies. */
     public enum Where {
@@ -135,6 +137,23 @@ public record Footage(
     /** A still's view that holds at a frame; empty before its first. */
     public Optional<StillView> viewAt(int frame) {
         return views.stream().filter(view -> view.start() <= frame).reduce((before, after) -> after);
+    }
+
+    /** Of a span that is taken out whole nothing is seen any more; of two views that come onto one frame the later stays. */
+    @Override
+    public Optional<Footage> moved(FrameChange change) {
+        if (!change.reach().footage()) {
+            return Optional.of(this);
+        }
+        TreeMap<Integer, StillView> moved = new TreeMap<>();
+        for (StillView view : views) {
+            int start = change.frame(view.start());
+            moved.put(start, new StillView(start, view.picture(), view.region()));
+        }
+        return Optional.of(withConform(change.conform(conform))
+                .withViews(List.copyOf(moved.values()))
+                .withSpan(span.map(frames ->
+                        change.range(frames).orElseGet(() -> FrameRange.of(change.frame(frames.start()), 0)))));
     }
 
     public Footage withConform(Conform newConform) {

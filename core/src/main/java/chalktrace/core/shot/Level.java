@@ -19,7 +19,8 @@ public record Level(
         double opacity,
         LevelStyle style,
         List<Drawing> drawings,
-        Exposures exposures) {
+        Exposures exposures)
+        implements FrameBound<Level> {
 
     /** @throws IllegalArgumentException when a number is used twice or an exposure names a drawing that is missing */
     public Level {
@@ -64,6 +65,14 @@ public record Level(
         out.add(drawing);
         out.sort(Comparator.comparingInt(Drawing::number));
         return new Level(id, name, visible, locked, opacity, style, out, exposures);
+    }
+
+    @Override
+    public Optional<Level> moved(FrameChange change) {
+        return Optional.of(
+                change.reach().covers(Optional.of(id))
+                        ? with(exposures.moved(change).orElse(Exposures.NONE))
+                        : this);
     }
 
     public Level with(Exposures newExposures) {

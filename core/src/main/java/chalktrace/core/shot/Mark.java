@@ -8,7 +8,7 @@ import java.util.Optional;
  * @param level whose frame it is, by its id; none for the shot's own
  * @param text of a note; empty for the others
  */
-public record Mark(int frame, Kind kind, Optional<String> level, String text) {
+public record Mark(int frame, Kind kind, Optional<String> level, String text) implements FrameBound<Mark> {
 
     /** What a frame is. */
     public enum Kind {
@@ -26,6 +26,14 @@ public record Mark(int frame, Kind kind, Optional<String> level, String text) {
     /** Of the shot, without words. */
     public Mark(int frame, Kind kind) {
         this(frame, kind, Optional.empty(), "");
+    }
+
+    @Override
+    public Optional<Mark> moved(FrameChange change) {
+        if (!change.reach().covers(level)) {
+            return Optional.of(this);
+        }
+        return change.removes(frame) ? Optional.empty() : Optional.of(withFrame(change.frame(frame)));
     }
 
     public Mark withFrame(int other) {

@@ -155,6 +155,23 @@ public record Shot(
                 .findFirst();
     }
 
+    /**
+     * With frames moved, and all that lies on them: the one way for it. The length is the caller's to set; mouths that follow words are set by
+     * {@code SpeechEdits}.
+     */
+    public Shot moved(FrameChange change) {
+        Shot out = with(parts -> {
+            parts.levels = FrameChanges.moved(levels, change);
+            parts.cycles = FrameChanges.moved(cycles, change);
+            parts.footage = FrameChanges.moved(footage, change);
+            parts.sounds = FrameChanges.moved(sounds, change);
+            parts.speech = speech.moved(change).orElse(speech);
+            parts.cues = FrameChanges.moved(cues, change);
+            parts.marks = FrameChanges.moved(marks, change);
+        });
+        return Showings.settled(this, out, change);
+    }
+
     /** An id that nothing in the shot has, such as "level-3" for "level". */
     public String newId(String kind) {
         return newIds(kind, 1).get(0);

@@ -1,5 +1,7 @@
 package chalktrace.core.shot;
 
+import java.util.Optional;
+
 /**
  * A sound on the shot's ruler.
  *
@@ -21,7 +23,8 @@ public record SoundClip(
         Trim trim,
         String footage,
         Fade fade,
-        boolean solo) {
+        boolean solo)
+        implements FrameBound<SoundClip> {
 
     public static final double LOUDEST_GAIN = 24;
     public static final double QUIETEST_GAIN = -96;
@@ -91,6 +94,11 @@ public record SoundClip(
 
     public boolean isAttached() {
         return !footage.isEmpty();
+    }
+
+    @Override
+    public Optional<SoundClip> moved(FrameChange change) {
+        return Optional.of(change.reach().sound() ? withStart(change.seconds(startSeconds)) : this);
     }
 
     public SoundClip withMuted(boolean silent) {

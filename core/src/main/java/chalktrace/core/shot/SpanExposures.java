@@ -4,7 +4,9 @@ import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.NavigableMap;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * What a level shows within a span, taken as a row of pieces that can be put in another order, made longer or shorter, and
@@ -57,6 +59,26 @@ public final class SpanExposures {
     /** How many pieces there are: showings, blanks and free stretches. */
     public int count() {
         return pieces.size();
+    }
+
+    /** How long all pieces are together. */
+    public int frames() {
+        return pieces.stream().mapToInt(Piece::frames).sum();
+    }
+
+    /** Where each piece of the span has come to, for a row of the same pieces in the same order; and what follows. */
+    public NavigableMap<Integer, Integer> movedFrom(SpanExposures before) {
+        NavigableMap<Integer, Integer> to = new TreeMap<>();
+        to.put(0, 0);
+        int was = span.start();
+        int at = span.start();
+        for (int i = 0; i < pieces.size(); i++) {
+            to.put(was, at);
+            was += before.pieces.get(i).frames();
+            at += pieces.get(i).frames();
+        }
+        to.put(was, at);
+        return to;
     }
 
     /** Whether it would show one pose twice in a row when it is repeated: its first and last piece are the same. */
@@ -167,8 +189,7 @@ public final class SpanExposures {
 
     /** Back in its place; what follows the span moves by as much as it has become longer or shorter. */
     public Exposures put() {
-        int length = pieces.stream().mapToInt(Piece::frames).sum();
-        int by = length - span.frames();
+        int by = frames() - span.frames();
         List<Exposure> out = new ArrayList<>();
         for (Exposure run : all.cleared(span).runs()) {
             out.add(run.start() >= span.end() ? run.movedBy(by) : run);

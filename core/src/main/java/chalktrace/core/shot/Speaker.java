@@ -1,5 +1,7 @@
 package chalktrace.core.shot;
 
+import chalktrace.core.time.FrameRange;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -20,7 +22,8 @@ public record Speaker(
         Optional<MouthPlace> place,
         MouthChart chart,
         MouthRules rules,
-        Optional<String> level) {
+        Optional<String> level)
+        implements FrameBound<Speaker> {
 
     public static final Speaker EVERYBODY =
             new Speaker("", List.of(), Optional.empty(), MouthChart.TEN, MouthRules.STANDARD, Optional.empty());
@@ -62,6 +65,25 @@ public record Speaker(
 
     public Speaker withLevel(Optional<String> newLevel) {
         return new Speaker(name, mouths, place, chart, rules, newLevel);
+    }
+
+    /** Mouths keep at least a frame each, unless all of their own are taken out. */
+    @Override
+    public Optional<Speaker> moved(FrameChange change) {
+        if (!change.reach().sound()) {
+            return Optional.of(this);
+        }
+        List<MouthSpan> out = new ArrayList<>();
+        int free = 0;
+        for (MouthSpan span : mouths) {
+            Optional<FrameRange> to = change.range(span.range());
+            if (to.isPresent()) {
+                int start = Math.max(free, to.get().start());
+                free = Math.max(start + 1, to.get().end());
+                out.add(new MouthSpan(new FrameRange(start, free), span.shape(), span.byHand()));
+            }
+        }
+        return Optional.of(withMouths(out));
     }
 
     /** The mouth that a frame shows. */

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
@@ -16,7 +15,8 @@ import java.util.stream.Stream;
  * @param speaker whose mouths are worked on
  * @param others the others who have mouths
  */
-public record Speech(String script, List<Word> words, List<Saying> sayings, Speaker speaker, List<Speaker> others) {
+public record Speech(String script, List<Word> words, List<Saying> sayings, Speaker speaker, List<Speaker> others)
+        implements FrameBound<Speech> {
 
     public static final Speech NONE = new Speech("", List.of(), List.of(), Speaker.EVERYBODY, List.of());
 
@@ -81,16 +81,14 @@ public record Speech(String script, List<Word> words, List<Saying> sayings, Spea
         return new Speech(script, words, sayings, other, rest);
     }
 
-    /** With the mouths of all speakers changed. */
-    public Speech mappingMouths(UnaryOperator<List<MouthSpan>> change) {
-        return new Speech(
+    @Override
+    public Optional<Speech> moved(FrameChange change) {
+        return Optional.of(new Speech(
                 script,
-                words,
+                FrameChanges.moved(words, change),
                 sayings,
-                speaker.withMouths(change.apply(speaker.mouths())),
-                others.stream()
-                        .map(other -> other.withMouths(change.apply(other.mouths())))
-                        .toList());
+                speaker.moved(change).orElse(speaker),
+                FrameChanges.moved(others, change)));
     }
 
     public Speech withScript(String text) {

@@ -1,6 +1,7 @@
 package chalktrace.core.shot;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A spoken word, in seconds from the shot's first frame: a change of rate moves no word.
@@ -18,7 +19,8 @@ public record Word(
         double sureness,
         boolean pinned,
         String speaker,
-        List<Phone> phones) {
+        List<Phone> phones)
+        implements FrameBound<Word> {
 
     /** @throws IllegalArgumentException when the end does not lie after the start, or the phones not in order within */
     public Word {
@@ -65,6 +67,13 @@ public record Word(
                         newStart + (phone.endSeconds() - startSeconds) * ratio))
                 .toList();
         return new Word(id, text, newStart, newEnd, sureness, pinned, speaker, moved);
+    }
+
+    /** Words keep how long they are. */
+    @Override
+    public Optional<Word> moved(FrameChange change) {
+        double start = change.reach().sound() ? change.seconds(startSeconds) : startSeconds;
+        return Optional.of(start == startSeconds ? this : withTimes(start, start + endSeconds - startSeconds));
     }
 
     public Word withPinned(boolean pin) {

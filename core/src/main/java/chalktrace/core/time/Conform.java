@@ -75,6 +75,15 @@ public record Conform(
         return new Conform(start, firstPicture, endPicture, every, pace, speed, retimed.then(sinceStart));
     }
 
+    /** What moved it along, at a rate with some times as many frames a second; a picture for each frame stays that. */
+    public Conform scaled(double ratio) {
+        double pictures = pace == Pace.PICTURE_FOR_FRAME ? 1 : ratio;
+        FrameMap scaled = new FrameMap(retimed.knots().stream()
+                .map(knot -> new FrameMap.Knot(knot.frame() * ratio, knot.was() * pictures))
+                .toList());
+        return new Conform(startFrame, firstPicture, endPicture, every, pace, speed, scaled);
+    }
+
     /** The picture that a shot frame shows; empty before the first and after the last. */
     public OptionalInt pictureAt(int frame, FrameRate rate, PictureTimes times) {
         int sinceStart = frame - startFrame;

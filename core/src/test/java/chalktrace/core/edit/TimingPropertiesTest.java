@@ -77,7 +77,9 @@ class TimingPropertiesTest {
             @ForAll("exposures") Exposures exposures,
             @ForAll @IntRange(max = 30) int frame,
             @ForAll @IntRange(min = 1, max = 9) int count) {
-        Exposures more = exposures.withFramesAt(frame, count);
+        Exposures more = Shots.level(
+                        Shots.after(shot(exposures), TimingEdits.insertFrames(List.of(Shots.LEVEL), frame, count)))
+                .exposures();
         assertThat(shown(more, frame + count, LENGTH + count)).isEqualTo(shown(exposures, frame, LENGTH));
         Exposures back =
                 SpanExposures.of(more, FrameRange.of(frame, count)).removed().put();
@@ -135,7 +137,9 @@ class TimingPropertiesTest {
             @ForAll("exposures") Exposures exposures,
             @ForAll @IntRange(max = 30) int frame,
             @ForAll @IntRange(min = 1, max = 9) int by) {
-        assertThat(exposures.held(frame, by).held(frame, -by)).isEqualTo(exposures);
+        Shot back = Shots.after(
+                shot(exposures), DrawingEdits.hold(Shots.LEVEL, frame, by), DrawingEdits.hold(Shots.LEVEL, frame, -by));
+        assertThat(Shots.level(back).exposures()).isEqualTo(exposures);
     }
 
     @Property

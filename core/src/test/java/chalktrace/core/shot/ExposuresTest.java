@@ -11,17 +11,6 @@ class ExposuresTest {
     private static final Exposures ONE_TWO = Exposures.of(Exposure.of(0, 4, 1), Exposure.of(4, 2, 2));
 
     @Test
-    void aDrawingHeldLongerPushesWhatFollows() {
-        assertThat(ONE_TWO.held(2, 3)).isEqualTo(Exposures.of(Exposure.of(0, 7, 1), Exposure.of(7, 2, 2)));
-        assertThat(ONE_TWO.held(2, 3).held(2, -3)).isEqualTo(ONE_TWO);
-    }
-
-    @Test
-    void aDrawingKeepsAtLeastOneFrame() {
-        assertThat(ONE_TWO.held(0, -99)).isEqualTo(Exposures.of(Exposure.of(0, 1, 1), Exposure.of(1, 2, 2)));
-    }
-
-    @Test
     void aTrimTakesFromWhatFollowsOrLeavesItFree() {
         assertThat(ONE_TWO.trimmed(0, 5)).isEqualTo(Exposures.of(Exposure.of(0, 5, 1), Exposure.of(5, 1, 2)));
         assertThat(ONE_TWO.trimmed(0, 2)).isEqualTo(Exposures.of(Exposure.of(0, 2, 1), Exposure.of(4, 2, 2)));
