@@ -53,7 +53,7 @@ final class Spectrograms {
 
     Spectrograms(Session session) {
         this.session = session;
-        session.document().openingProperty().addListener(opened -> tiles.clear());
+        session.document().whenOpened(() -> tiles.clear());
         Theme.lookProperty().addListener(new WeakInvalidationListener(newLook));
     }
 
@@ -82,7 +82,7 @@ final class Spectrograms {
         Image image = tiles.get(key);
         if (image == null && asked.add(key)) {
             Tones tones = Theme.tones();
-            session.jobs().runQuietly(() -> pixels(sound, tile, tones), pixels -> {
+            session.jobs().runQuietly(job -> pixels(sound, tile, tones), pixels -> {
                 asked.remove(key);
                 WritableImage painted = new WritableImage(COLUMNS, ROWS);
                 painted.getPixelWriter()

@@ -78,7 +78,7 @@ public final class BoardView extends Region {
             }
             composeAll();
         });
-        session.document().openingProperty().addListener(opened -> fit());
+        session.document().whenOpened(() -> fit());
         session.transport().frameProperty().addListener((property, before, now) -> {
             boolean late = session.footages().settlingProperty().get();
             composeAll();

@@ -1,6 +1,7 @@
 package chalktrace.app.session;
 
 import chalktrace.core.edit.CueEdits;
+import chalktrace.core.edit.SoundEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
@@ -13,6 +14,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -24,7 +26,7 @@ public final class Cueing {
     private final Sounds sounds;
     private final SoundMoves moves;
     private final Transport transport;
-    private final Jobs jobs;
+    private final Proposals proposals;
     private final Notices notices;
     private final ReadOnlyObjectWrapper<List<Onsets.Onset>> candidates = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Tempo> tempo = new ReadOnlyObjectWrapper<>();
@@ -35,16 +37,16 @@ public final class Cueing {
             Sounds sounds,
             SoundMoves moves,
             Transport transport,
-            Jobs jobs,
+            Proposals proposals,
             Notices notices) {
         this.document = document;
         this.voice = voice;
         this.sounds = sounds;
         this.moves = moves;
         this.transport = transport;
-        this.jobs = jobs;
+        this.proposals = proposals;
         this.notices = notices;
-        document.openingProperty().addListener(opened -> {
+        document.whenOpened(() -> {
             candidates.set(List.of());
             tempo.set(null);
         });
@@ -63,7 +65,7 @@ public final class Cueing {
     /** Looks for moments at which something starts to sound, in the chosen sound. */
     public void findCues() {
         voice.heard()
-                .ifPresent(heard -> jobs.runLong(
+                .ifPresent(heard -> proposals.find(
                         "find what starts to sound",
                         job -> Onsets.of(heard.pcm(), done -> job.at((int) (1000 * done), 1000)),
                         onsets -> candidates.set(onsets.stream()
@@ -73,8 +75,7 @@ public final class Cueing {
                                 .filter(onset -> onset.seconds() >= 0
                                         && onset.seconds()
                                                 < document.shot().setup().seconds())
-                                .toList()),
-                        notices::unlessCancelled));
+                                .toList())));
     }
 
     /**
@@ -83,36 +84,32 @@ public final class Cueing {
      * @param leadFrames how much earlier it is meant to sound
      */
     public void placeOnGate(String soundId, double leadFrames) {
-        Shot shot = document.shot();
-        Optional<SoundClip> clip = shot.sound(soundId);
+        Optional<SoundClip> clip = document.shot().sound(soundId);
         Optional<PcmBuffer> pcm = clip.flatMap(sounds::of);
         int gate = transport.frame();
         if (pcm.isPresent()) {
-            jobs.run(
+            Set<String> along = moves.withSound(soundId);
+            proposals.propose(
                     "find where the sound starts",
-                    job -> Onsets.of(pcm.get(), done -> true).stream()
-                            .filter(onset ->
-                                    onset.seconds() >= clip.get().trim().headSeconds()
-                                            && onset.seconds()
-                                                    <= pcm.get().seconds()
-                                                            - clip.get().trim().tailSeconds())
-                            .max(Comparator.comparingDouble(Onsets.Onset::strength)),
-                    strongest -> strongest.ifPresentOrElse(
-                            onset -> moves.move(
-                                    "place a sound",
-                                    soundId,
-                                    shot.setup().rate().seconds(gate)
-                                            - leadFrames / shot.setup().rate().framesPerSecond()
-                                            - onset.seconds()
-                                            - startNow(soundId)),
-                            () -> notices.problem(
-                                    "Nothing starts in " + clip.get().name() + ": it was not moved.")),
-                    notices::problem);
+                    now -> List.of(now.sound(soundId), now.cues(), now.words()),
+                    (now, job) -> strongest(clip.get(), pcm.get())
+                            .map(hit -> now.setup().rate().seconds(gate)
+                                    - leadFrames / now.setup().rate().framesPerSecond()
+                                    - hit
+                                    - clip.get().startSeconds())
+                            .map(by -> Proposals.Outcome.of(SoundEdits.move("place a sound", soundId, by, along)))
+                            .orElse(Proposals.Outcome.only(() -> notices.problem(
+                                    "Nothing starts in " + clip.get().name() + ": it was not moved."))));
         }
     }
 
-    private double startNow(String soundId) {
-        return document.shot().sound(soundId).map(SoundClip::startSeconds).orElse(0.0);
+    /** Where the strongest start in what is heard of a sound lies, in seconds of its file. */
+    private static Optional<Double> strongest(SoundClip clip, PcmBuffer pcm) {
+        double end = pcm.seconds() - clip.trim().tailSeconds();
+        return Onsets.of(pcm, done -> true).stream()
+                .filter(onset -> onset.seconds() >= clip.trim().headSeconds() && onset.seconds() <= end)
+                .max(Comparator.comparingDouble(Onsets.Onset::strength))
+                .map(Onsets.Onset::seconds);
     }
 
     /** Makes cues of some candidates; these are no candidates any more. */
@@ -136,7 +133,7 @@ public final class Cueing {
     /** Offers where syllables are loudest as cues, to label a line without a script. */
     public void findSyllables() {
         voice.heard()
-                .ifPresent(heard -> jobs.run(
+                .ifPresent(heard -> proposals.find(
                         "find syllables",
                         job -> new SpeechActivity(heard.pcm()).beats(),
                         beats -> candidates.set(beats.stream()
@@ -144,8 +141,7 @@ public final class Cueing {
                                 .map(seconds ->
                                         new Onsets.Onset(seconds + heard.clip().startSeconds(), 1))
                                 .filter(onset -> onset.seconds() >= 0)
-                                .toList()),
-                        notices::unlessCancelled));
+                                .toList())));
     }
 
     public void dropCandidates() {
@@ -155,7 +151,7 @@ public final class Cueing {
     /** Looks for the beat of music in the chosen sound. */
     public void findTempo() {
         voice.heard()
-                .ifPresent(heard -> jobs.runLong(
+                .ifPresent(heard -> proposals.find(
                         "find the beat",
                         job -> Tempo.of(
                                 Onsets.strength(heard.pcm(), done -> job.at((int) (1000 * done), 1000)),
@@ -163,8 +159,7 @@ public final class Cueing {
                         found -> tempo.set(new Tempo(
                                 found.beatsPerMinute(),
                                 found.firstSeconds() + heard.clip().startSeconds(),
-                                found.sureness())),
-                        notices::unlessCancelled));
+                                found.sureness()))));
     }
 
     /** Brings a cue's sound to its picture: the sound in which it is moves, with what else is in it. */

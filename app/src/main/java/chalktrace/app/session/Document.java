@@ -6,6 +6,8 @@ import chalktrace.core.shot.Shot;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.file.ShotLock;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -24,8 +26,9 @@ public final class Document {
     private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<Path> path = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper whyReadOnly = new ReadOnlyStringWrapper();
-    private final ReadOnlyObjectWrapper<Object> opening = new ReadOnlyObjectWrapper<>(new Object());
+    private final List<Runnable> whenOpened = new ArrayList<>();
 
+    private Opening opening = new Opening();
     private History history;
     private ShotFile file = ShotFile.fresh();
     private Optional<ShotLock> lock = Optional.empty();
@@ -58,9 +61,45 @@ public final class Document {
         return shown.getReadOnlyProperty();
     }
 
-    /** Changes its value whenever another document is opened in place of this one. */
-    public ReadOnlyObjectProperty<Object> openingProperty() {
-        return opening.getReadOnlyProperty();
+    /** One time that a document was opened: work that belongs to it belongs to no later one. */
+    public static final class Opening {
+
+        private Opening() {}
+    }
+
+    /** The present one. */
+    public Opening opening() {
+        return opening;
+    }
+
+    /** Whether the document that was open then is open still. */
+    public boolean isStill(Opening then) {
+        return opening == then;
+    }
+
+    /** Is told each time that another document has been opened in place of this one. */
+    public void whenOpened(Runnable told) {
+        whenOpened.add(told);
+    }
+
+    /** Is told once, the next time. */
+    public void whenNextOpened(Runnable told) {
+        Runnable[] once = new Runnable[1];
+        once[0] = () -> {
+            whenOpened.remove(once[0]);
+            told.run();
+        };
+        whenOpened.add(once[0]);
+    }
+
+    /** Whether an edit would come in between: something is dragged or previewed, or another shot is looked at. */
+    public boolean isHeld() {
+        return shown.get() != shot.get();
+    }
+
+    /** What would be redone first; null for nothing. */
+    Object redoable() {
+        return history.redoable();
     }
 
     public ReadOnlyBooleanProperty unsavedProperty() {
@@ -146,8 +185,9 @@ public final class Document {
         looked = null;
         startWith(opened);
         saved = opened;
-        opening.set(new Object());
+        opening = new Opening();
         update();
+        List.copyOf(whenOpened).forEach(Runnable::run);
     }
 
     /** Takes up work that was not saved, as a step that can be undone. */

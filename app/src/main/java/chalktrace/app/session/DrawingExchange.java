@@ -47,6 +47,7 @@ public final class DrawingExchange {
     private final View view;
     private final Picking picking;
     private final Jobs jobs;
+    private final Proposals proposals;
     private final Notices notices;
 
     /** Counts copies, so that only the latest comes onto the clipboard; 0 when none is on its way. */
@@ -59,6 +60,7 @@ public final class DrawingExchange {
             View view,
             Picking picking,
             Jobs jobs,
+            Proposals proposals,
             Notices notices) {
         this.document = document;
         this.selection = selection;
@@ -66,6 +68,7 @@ public final class DrawingExchange {
         this.view = view;
         this.picking = picking;
         this.jobs = jobs;
+        this.proposals = proposals;
         this.notices = notices;
     }
 
@@ -78,7 +81,7 @@ public final class DrawingExchange {
         }
         Shot shot = document.shot();
         int mine = ++writing;
-        jobs.runQuietly(() -> Written.of(piece, shot), written -> {
+        jobs.runQuietly(job -> Written.of(piece, shot), written -> {
             if (mine == writing) {
                 writing = 0;
                 ClipboardContent content = new ClipboardContent();
@@ -158,7 +161,7 @@ public final class DrawingExchange {
     }
 
     private void take(Reading reading) {
-        jobs.run("read a drawing", job -> reading.read(), this::put, failed -> notices.problem(failed.getMessage()));
+        proposals.find("read a drawing", job -> reading.read(), this::put);
     }
 
     private void put(ImportedDrawing read) {

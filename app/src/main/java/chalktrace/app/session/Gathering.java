@@ -2,7 +2,6 @@ package chalktrace.app.session;
 
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
-import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.media.footage.ContentMark;
 import chalktrace.media.footage.Gathered;
@@ -20,14 +19,14 @@ import java.util.function.Consumer;
 public final class Gathering {
 
     private final Document document;
-    private final Jobs jobs;
+    private final Proposals proposals;
     private final Notices notices;
     private final Looking looking;
 
-    Gathering(Document document, Jobs jobs, Notices notices, Looking looking) {
+    Gathering(Document document, Proposals proposals, Notices notices, Looking looking) {
         this.looking = looking;
         this.document = document;
-        this.jobs = jobs;
+        this.proposals = proposals;
         this.notices = notices;
     }
 
@@ -65,35 +64,26 @@ public final class Gathering {
     }
 
     private void search(Path folder, Map<String, String> known) {
-        Shot shot = document.shot();
         Map<Path, ContentMark> marks = document.file().marks();
-        jobs.run(
-                "look for missing files",
-                job -> {
-                    List<Path> lost = shot.mediaFiles().stream()
-                            .filter(file -> !known.containsKey(file))
-                            .map(Path::of)
-                            .filter(file -> !Files.exists(file))
-                            .toList();
-                    Map<String, String> places = new HashMap<>();
-                    LostFiles.find(lost, marks, folder)
-                            .forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
-                    places.putAll(known);
-                    return places;
-                },
-                places -> {
-                    if (places.isEmpty()) {
-                        notices.problem("None of the missing files is in " + folder + " or below it.");
-                    } else {
-                        document.apply(ReferenceEdits.relink(places));
-                    }
-                },
-                notices::problem);
+        proposals.propose("look for missing files", shot -> List.of(shot.footage(), shot.sounds()), (shot, job) -> {
+            List<Path> lost = shot.mediaFiles().stream()
+                    .filter(file -> !known.containsKey(file))
+                    .map(Path::of)
+                    .filter(file -> !Files.exists(file))
+                    .toList();
+            Map<String, String> places = new HashMap<>();
+            LostFiles.find(lost, marks, folder).forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
+            places.putAll(known);
+            return places.isEmpty()
+                    ? Proposals.Outcome.only(
+                            () -> notices.problem("None of the missing files is in " + folder + " or below it."))
+                    : Proposals.Outcome.of(ReferenceEdits.relink(places));
+        });
     }
 
     /** Looks at a file and tells what it is. */
     public void look(Path file, int frame, Consumer<Gathered> then) {
-        jobs.run("read " + file.getFileName(), job -> Gathered.from(file, frame), then, notices::problem);
+        proposals.find("read " + file.getFileName(), job -> Gathered.from(file, frame), then);
     }
 
     private void accept(Gathered gathered) {

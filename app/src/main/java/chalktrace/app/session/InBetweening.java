@@ -49,7 +49,7 @@ public final class InBetweening {
     private final Transport transport;
     private final View view;
     private final KeySet keys;
-    private final Jobs jobs;
+    private final Proposals proposals;
     private final Notices notices;
     private final ObjectProperty<Way> way = new SimpleObjectProperty<>(Way.OWN);
     private final ObjectProperty<TimingChart> ownChart = new SimpleObjectProperty<>();
@@ -65,16 +65,16 @@ public final class InBetweening {
             Transport transport,
             View view,
             KeySet keys,
-            Jobs jobs,
+            Proposals proposals,
             Notices notices) {
         this.document = document;
         this.selection = selection;
         this.transport = transport;
         this.view = view;
         this.keys = keys;
-        this.jobs = jobs;
+        this.proposals = proposals;
         this.notices = notices;
-        document.openingProperty().addListener(opened -> {
+        document.whenOpened(() -> {
             pairs.clear();
             touched = null;
         });
@@ -116,7 +116,7 @@ public final class InBetweening {
                 notices.problem("The first drawing has no strokes to say where to look.");
                 return;
             }
-            jobs.runLong(
+            proposals.find(
                     "follow the footage",
                     job -> spacing(
                             shot,
@@ -128,8 +128,7 @@ public final class InBetweening {
                         way.set(Way.DRAWN);
                         ownChart.set(spacing.chart());
                         notices.say("The way and the chart are those of the footage.");
-                    },
-                    notices::unlessCancelled);
+                    });
         });
     }
 
@@ -213,24 +212,26 @@ public final class InBetweening {
 
     /** Shows the in-between at a share of the way, to draw over. */
     public void showDraft(double share) {
-        withKeys((level, keys) -> jobs.runQuietly(
-                () -> {
-                    InBetween between = between(level, keys);
-                    InBetween.Draft made = between.at(share, arc(level, keys).map(arc -> arc.apply(share)));
-                    Drawing drawing = BetweenEdits.draft(key(level, keys.get(0)), key(level, keys.get(1)), made);
-                    return new Made<>(new ShownDraft(drawing, new Drawing(1, made.alone())), alone(between));
-                },
-                made -> {
-                    withoutPartner = Optional.of(made.what().withoutPartner());
-                    draft.set(made.what().drawing());
-                    sayAlone(made.alone());
-                }));
+        withKeys((level, keys) -> {
+            Map<Integer, Integer> byHand = byHand(level, keys);
+            Optional<Point2D> middle = arc(level, keys).map(arc -> arc.apply(share));
+            proposals.findQuietly(
+                    job -> {
+                        InBetween between = between(level, keys, byHand);
+                        InBetween.Draft made = between.at(share, middle);
+                        Drawing drawing = BetweenEdits.draft(key(level, keys.get(0)), key(level, keys.get(1)), made);
+                        return new ShownDraft(drawing, new Drawing(1, made.alone()), alone(between));
+                    },
+                    made -> {
+                        withoutPartner = Optional.of(made.withoutPartner());
+                        draft.set(made.drawing());
+                        sayAlone(made.alone());
+                    });
+        });
     }
 
-    private record ShownDraft(Drawing drawing, Drawing withoutPartner) {}
-
     /** @param alone what is to be said of strokes without a partner; empty for nothing */
-    private record Made<T>(T what, String alone) {}
+    private record ShownDraft(Drawing drawing, Drawing withoutPartner, String alone) {}
 
     /**
      * Shows a smear between the two drawings.
@@ -250,7 +251,8 @@ public final class InBetweening {
                         + this.keys.text(Action.PICK) + ").");
                 return;
             }
-            jobs.runQuietly(() -> Smear.of(between(level, keys), length, chosen, features), strokes -> {
+            Map<Integer, Integer> byHand = byHand(level, keys);
+            proposals.findQuietly(job -> Smear.of(between(level, keys, byHand), length, chosen, features), strokes -> {
                 withoutPartner = Optional.empty();
                 draft.set(new Drawing(1, strokes));
             });
@@ -283,25 +285,18 @@ public final class InBetweening {
     /** Makes all in-betweens from the gate's drawing to the next, on every n-th frame, spaced by a chart. */
     public void makeInBetweens(TimingChart.Spacing spacing, int every) {
         withKeys((level, keys) -> {
-            Shot shot = document.shot();
             TimingChart chart = chart(spacing, every);
-            jobs.run(
-                    "draw in-betweens",
-                    job -> {
-                        InBetween between = between(level, keys);
-                        Edit edit = BetweenEdits.make(
-                                level.id(), keys.get(0), keys.get(1), between, chart, every, arc(level, keys));
-                        return new Made<>(edit, alone(between));
-                    },
-                    made -> {
-                        if (document.shot() != shot) {
-                            notices.problem("The shot has changed meanwhile: make the in-betweens again.");
-                        } else {
-                            document.apply(made.what());
-                            sayAlone(made.alone());
-                        }
-                    },
-                    notices::problem);
+            Map<Integer, Integer> byHand = byHand(level, keys);
+            Optional<DoubleFunction<Point2D>> arc = arc(level, keys);
+            proposals.proposeLong("draw in-betweens", now -> List.of(now.level(level.id())), (now, job) -> {
+                Level there = now.level(level.id()).orElse(level);
+                List<Exposure> between = keys.stream()
+                        .map(run -> there.exposures().at(run.start()).orElse(run))
+                        .toList();
+                InBetween pairs = between(there, between, byHand);
+                Edit edit = BetweenEdits.make(there.id(), between.get(0), between.get(1), pairs, chart, every, arc);
+                return new Proposals.Outcome(edit, () -> sayAlone(alone(pairs)));
+            });
         });
     }
 
@@ -324,21 +319,26 @@ public final class InBetweening {
         };
     }
 
-    private InBetween between(Level level, List<Exposure> keys) {
+    private static InBetween between(Level level, List<Exposure> keys, Map<Integer, Integer> byHand) {
         List<Stroke> first = key(level, keys.get(0)).strokes();
         List<Stroke> second = key(level, keys.get(1)).strokes();
+        Map<Integer, Integer> fixed = new HashMap<>(byHand);
+        fixed.entrySet().removeIf(pair -> pair.getKey() >= first.size() || pair.getValue() >= second.size());
+        return InBetween.of(first, second, StrokeMatching.match(first, second, fixed));
+    }
+
+    /** The pairs of strokes between two drawings that were made by hand. */
+    private Map<Integer, Integer> byHand(Level level, List<Exposure> keys) {
         Map<Integer, Integer> fixed = new HashMap<>();
         for (TouchedPair pair : pairs) {
             boolean mine = pair.level().equals(level.id())
                     && pair.first() == keys.get(0).drawing()
-                    && pair.second() == keys.get(1).drawing()
-                    && pair.of() < first.size()
-                    && pair.with() < second.size();
+                    && pair.second() == keys.get(1).drawing();
             if (mine) {
                 fixed.put(pair.of(), pair.with());
             }
         }
-        return InBetween.of(first, second, StrokeMatching.match(first, second, fixed));
+        return fixed;
     }
 
     /** A pair of strokes that the artist made by touching both. @param first drawing, @param second drawing, by number */

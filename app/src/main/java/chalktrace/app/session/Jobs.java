@@ -5,7 +5,6 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Platform;
@@ -36,6 +35,7 @@ public final class Jobs {
         private final boolean behind;
         private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(-1);
         private final AtomicBoolean cancelled = new AtomicBoolean();
+        private Runnable ended = () -> {};
 
         private Job(String name, boolean behind) {
             this.name = name;
@@ -60,6 +60,11 @@ public final class Jobs {
         public void cancel() {
             cancelled.set(true);
             held.release();
+        }
+
+        /** Is told on the FX thread when it has ended, however that was. */
+        void whenEnded(Runnable told) {
+            ended = told;
         }
 
         public boolean isCancelled() {
@@ -107,11 +112,14 @@ public final class Jobs {
     }
 
     /** Runs something small once, without showing it, and tells what came of it on the FX thread. */
-    public <T> void runQuietly(Supplier<T> work, Consumer<T> then) {
-        quietly(() -> {
-            T result = work.get();
-            Platform.runLater(() -> then.accept(result));
-        });
+    public <T> void runQuietly(Work<T> work, Consumer<T> then) {
+        runQuietly(work, then, failed -> {});
+    }
+
+    /** As {@link #runQuietly(Work, Consumer)}; also what went wrong is told. */
+    public <T> void runQuietly(Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
+        Job job = new Job("", true);
+        shortWork.execute(() -> tell(work, job, then, failed, tell -> tell.run()));
     }
 
     /** Runs something small once, without showing it. */
@@ -119,7 +127,7 @@ public final class Jobs {
         shortWork.execute(() -> {
             try {
                 work.run();
-            } catch (RuntimeException e) {
+            } catch (RuntimeException | Error e) {
                 LOG.log(Level.WARNING, "background work failed", e);
             }
         });
@@ -128,16 +136,39 @@ public final class Jobs {
     private <T> Job run(
             ScheduledExecutorService thread, Job job, Work<T> work, Consumer<T> then, Consumer<Exception> failed) {
         running.add(job);
-        thread.execute(() -> {
-            try {
-                T result = work.run(job);
-                finish(job, () -> then.accept(result));
-            } catch (Exception e) {
-                LOG.log(Level.INFO, job.name() + " failed", e);
-                finish(job, () -> failed.accept(e));
-            }
-        });
+        thread.execute(() -> tell(work, job, then, failed, tell -> {
+            running.remove(job);
+            job.ended.run();
+            tell.run();
+        }));
         return job;
+    }
+
+    /** Does the work and tells how it ended, whatever it ends with: a job never stays in the list. */
+    private static <T> void tell(
+            Work<T> work, Job job, Consumer<T> then, Consumer<Exception> failed, Consumer<Runnable> onWindow) {
+        Runnable ending;
+        try {
+            T result = work.run(job);
+            ending = () -> then.accept(result);
+        } catch (Exception e) {
+            LOG.log(Level.INFO, job.name() + " failed", e);
+            ending = () -> failed.accept(e);
+        } catch (Error e) {
+            LOG.log(Level.WARNING, job.name() + " failed", e);
+            ending = () -> failed.accept(new IllegalStateException(words(job.name(), e), e));
+        }
+        Runnable told = ending;
+        Platform.runLater(() -> onWindow.accept(told));
+    }
+
+    private static String words(String name, Error e) {
+        String what = name.isEmpty() ? "" : " to " + name;
+        return e instanceof OutOfMemoryError
+                ? "There is not enough memory" + what
+                        + ": nothing was changed. Close other programs, or take a smaller part."
+                : "Something in the program is broken (" + e + "): it could not go on" + what
+                        + "; nothing was changed.";
     }
 
     /** Runs something small again and again, without showing it. */
@@ -146,7 +177,7 @@ public final class Jobs {
                 () -> {
                     try {
                         work.run();
-                    } catch (RuntimeException e) {
+                    } catch (RuntimeException | Error e) {
                         LOG.log(Level.WARNING, "background work failed", e);
                     }
                 },
@@ -165,12 +196,5 @@ public final class Jobs {
                 Thread.currentThread().interrupt();
             }
         }
-    }
-
-    private void finish(Job job, Runnable tell) {
-        Platform.runLater(() -> {
-            running.remove(job);
-            tell.run();
-        });
     }
 }

@@ -27,7 +27,7 @@ public final class Looking {
     Looking(Document document, Transport transport) {
         this.document = document;
         this.transport = transport;
-        document.openingProperty().addListener(opened -> source.set(null));
+        document.whenOpened(() -> source.set(null));
     }
 
     /** What is looked at; null for nothing. */

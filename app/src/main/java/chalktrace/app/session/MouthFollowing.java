@@ -1,6 +1,7 @@
 package chalktrace.app.session;
 
 import chalktrace.core.between.PartMotion;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.MouthLevels;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;
@@ -17,13 +18,13 @@ public final class MouthFollowing {
 
     private final Document document;
     private final Transport transport;
-    private final Jobs jobs;
+    private final Proposals proposals;
     private final Notices notices;
 
-    MouthFollowing(Document document, Transport transport, Jobs jobs, Notices notices) {
+    MouthFollowing(Document document, Transport transport, Proposals proposals, Notices notices) {
         this.document = document;
         this.transport = transport;
-        this.jobs = jobs;
+        this.proposals = proposals;
         this.notices = notices;
     }
 
@@ -35,21 +36,20 @@ public final class MouthFollowing {
             return;
         }
         int gate = transport.frame();
-        jobs.run(
+        proposals.propose(
                 "follow " + (part.isEmpty() ? "the drawing" : part),
-                job -> shot.level(levelId)
+                now -> List.of(now.levels()),
+                (now, job) -> now.level(levelId)
                         .flatMap(level -> PartMotion.follow(
                                 level,
                                 part,
                                 gate,
-                                shot.setup().length(),
-                                shot.setup().size().width() / 2.0,
-                                shot.setup().size().height() / 2.0)),
-                way -> way.ifPresentOrElse(
-                        found -> follow(shot, gate, found),
-                        () -> notices.problem(
-                                "Nothing of that part is drawn at the gate. Go to a frame on which it is.")),
-                notices::problem);
+                                now.setup().length(),
+                                now.setup().size().width() / 2.0,
+                                now.setup().size().height() / 2.0))
+                        .map(way -> Proposals.Outcome.of(follow(now, gate, way)))
+                        .orElse(Proposals.Outcome.only(() -> notices.problem(
+                                "Nothing of that part is drawn at the gate. Go to a frame on which it is."))));
     }
 
     /** Lets the mouths follow the footage: the head about the mouth at the gate is tracked from there to both ends. */
@@ -65,34 +65,24 @@ public final class MouthFollowing {
                 .transform(
                         shot.setup().size().width() / 2.0, shot.setup().size().height() / 2.0)
                 .transform(new Point2D.Double(mouth.get().x(), mouth.get().y()), null);
-        jobs.runLong(
-                "follow the footage",
-                job -> FootageTrack.follow(
-                        shot,
-                        gate,
-                        shot.setup().frames(),
-                        middle,
-                        HEAD_SHARE * mouth.get().width(),
-                        job),
-                track -> {
-                    follow(shot, gate, track.way());
-                    if (!track.lost().isEmpty()) {
-                        notices.say("It was lost at frame "
-                                + shot.setup().number(track.lost().get(0))
-                                + ": from there on the mouth stays where it was.");
-                    }
-                },
-                notices::unlessCancelled);
+        double reach = HEAD_SHARE * mouth.get().width();
+        proposals.proposeLong("follow the footage", now -> List.of(now.levels(), now.footage()), (now, job) -> {
+            FootageTrack.Followed track =
+                    FootageTrack.follow(now, gate, now.setup().frames(), middle, reach, job);
+            return new Proposals.Outcome(follow(now, gate, track.way()), () -> sayLost(now, track));
+        });
+    }
+
+    private void sayLost(Shot shot, FootageTrack.Followed track) {
+        if (!track.lost().isEmpty()) {
+            notices.say("It was lost at frame "
+                    + shot.setup().number(track.lost().get(0)) + ": from there on the mouth stays where it was.");
+        }
     }
 
     /** On top of how the mouth is placed at the gate. */
-    private void follow(Shot read, int gate, List<Placement> way) {
-        Shot now = document.shot();
-        if (!now.levels().equals(read.levels()) || !now.footage().equals(read.footage())) {
-            notices.problem("The shot has changed meanwhile: follow again.");
-            return;
-        }
-        Placement own = MouthLevels.placementAt(now, gate);
-        document.apply(MouthLevels.follow(way.stream().map(own::then).toList()));
+    private static Edit follow(Shot shot, int gate, List<Placement> way) {
+        Placement own = MouthLevels.placementAt(shot, gate);
+        return MouthLevels.follow(way.stream().map(own::then).toList());
     }
 }

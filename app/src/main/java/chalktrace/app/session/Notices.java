@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import java.util.List;
 import java.util.concurrent.CancellationException;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -8,7 +9,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 public final class Notices {
 
     /** @param problem whether something could not be done */
-    public record Notice(String text, boolean problem) {}
+    public record Notice(String text, boolean problem, List<Offer> offers) {}
+
+    /** Something that can be done about it at a touch. */
+    public record Offer(String text, Runnable does) {}
 
     private final ReadOnlyObjectWrapper<Notice> latest = new ReadOnlyObjectWrapper<>();
 
@@ -18,11 +22,16 @@ public final class Notices {
     }
 
     public void say(String text) {
-        latest.set(new Notice(text, false));
+        latest.set(new Notice(text, false, List.of()));
     }
 
     public void problem(String text) {
-        latest.set(new Notice(text, true));
+        latest.set(new Notice(text, true, List.of()));
+    }
+
+    /** Says what has come up and what can be done. */
+    public void offer(String text, Offer... offers) {
+        latest.set(new Notice(text, false, List.of(offers)));
     }
 
     /** The sentence of an exception that was made for the person, or its kind and words. */

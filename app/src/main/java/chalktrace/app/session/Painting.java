@@ -4,6 +4,7 @@ import chalktrace.core.edit.FillEdits;
 import chalktrace.core.edit.FillEdits.Found;
 import chalktrace.core.edit.FillEdits.Reach;
 import chalktrace.core.fill.Contours;
+import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
@@ -28,7 +29,7 @@ public final class Painting {
     private final Document document;
     private final Selection selection;
     private final Transport transport;
-    private final Jobs jobs;
+    private final Proposals proposals;
     private final Notices notices;
     private final DoubleProperty gap = new SimpleDoubleProperty();
     private final DoubleProperty grow = new SimpleDoubleProperty();
@@ -37,14 +38,14 @@ public final class Painting {
     private final ReadOnlyObjectWrapper<Found> looked = new ReadOnlyObjectWrapper<>();
     private int latest;
 
-    Painting(Document document, Selection selection, Transport transport, Jobs jobs, Notices notices) {
+    Painting(Document document, Selection selection, Transport transport, Proposals proposals, Notices notices) {
         this.document = document;
         this.selection = selection;
         this.transport = transport;
-        this.jobs = jobs;
+        this.proposals = proposals;
         this.notices = notices;
         suit(document.shot());
-        document.openingProperty().addListener(opened -> suit(document.shot()));
+        document.whenOpened(() -> suit(document.shot()));
         document.shotProperty().addListener(changed -> looked.set(null));
         transport.frameProperty().addListener(changed -> looked.set(null));
         selection.levelProperty().addListener(changed -> looked.set(null));
@@ -101,19 +102,32 @@ public final class Painting {
             fillSpan(x, y, level, frame, chalk);
             return;
         }
-        find(x, y, found -> {
-            if (found.isEmpty()) {
-                notices.problem(
-                        paintBounds.get()
-                                ? "There is no region here: touch between lines, or between dark or thin paint, of this level."
-                                : "There is no region here: touch between lines of this level.");
-            } else if (found.get().open()) {
-                notices.problem("The lines leave this region open by more than " + Math.round(gap.get())
-                        + " px: close them, or raise the limit in the Trace tray.");
-            } else {
-                document.apply(FillEdits.paint(level, frame, chalk, found.get().area()));
-            }
-        });
+        Reach reach = reach();
+        proposals.propose(
+                "find the region",
+                shot -> List.of(reach.paintBounds() ? shot.levels() : lines(shot, level)),
+                (shot, job) -> painted(FillEdits.region(shot, level, frame, x, y, reach), reach, level, frame, chalk));
+    }
+
+    /** The lines of a level, by which a region is found. */
+    private static Optional<List<List<Stroke>>> lines(Shot shot, String level) {
+        return shot.level(level)
+                .map(l -> l.drawings().stream().map(Drawing::strokes).toList());
+    }
+
+    private Proposals.Outcome painted(Optional<Found> found, Reach reach, String level, int frame, String chalk) {
+        if (found.isEmpty()) {
+            return Proposals.Outcome.only(() -> notices.problem(
+                    reach.paintBounds()
+                            ? "There is no region here: touch between lines, or between dark or thin paint, of this level."
+                            : "There is no region here: touch between lines of this level."));
+        }
+        if (found.get().open()) {
+            return Proposals.Outcome.only(() -> notices.problem("The lines leave this region open by more than "
+                    + Math.round(reach.gapPx()) + " px: close them, or raise the limit in the Trace tray."));
+        }
+        return Proposals.Outcome.of(
+                FillEdits.paint(level, frame, chalk, found.get().area()));
     }
 
     /** Paints what lies within a loop, given by its corners. */
@@ -132,51 +146,42 @@ public final class Painting {
 
     /** Paints what of a stroke lies on what is painted already. */
     public void paintWithin(Stroke stroke) {
-        Shot shot = document.shot();
         int frame = transport.frame();
         String level = String.valueOf(selection.level());
-        jobs.runQuietly(
-                () -> FillEdits.paintWithinPaint(shot, level, frame, stroke),
-                painted -> painted.ifPresentOrElse(
-                        document::apply,
-                        () -> notices.problem("Nothing is painted here: the stroke was to stay within paint.")));
+        proposals.propose(
+                "paint within paint", shot -> List.of(shot.levels()), (shot, job) -> FillEdits.paintWithinPaint(
+                                shot, level, frame, stroke)
+                        .map(Proposals.Outcome::of)
+                        .orElse(Proposals.Outcome.only(() ->
+                                notices.problem("Nothing is painted here: the stroke was to stay within paint."))));
     }
 
     /** Paints all that lies within the outermost lines of the current level. */
     public void silhouette() {
-        Shot shot = document.shot();
         int frame = transport.frame();
         String level = String.valueOf(selection.level());
         String chalk = selection.chalkProperty().get();
-        jobs.run(
-                "find the silhouette",
-                job -> FillEdits.silhouette(shot, level, frame, reach()),
-                (Contours area) -> {
-                    if (area.isEmpty()) {
-                        notices.problem("The current level has no closed outline on this frame.");
-                    } else {
-                        document.apply(FillEdits.paint(level, frame, chalk, area));
-                    }
-                },
-                notices::problem);
+        Reach reach = reach();
+        proposals.propose("find the silhouette", shot -> List.of(lines(shot, level)), (shot, job) -> {
+            Contours area = FillEdits.silhouette(shot, level, frame, reach);
+            return area.isEmpty()
+                    ? Proposals.Outcome.only(
+                            () -> notices.problem("The current level has no closed outline on this frame."))
+                    : Proposals.Outcome.of(FillEdits.paint(level, frame, chalk, area));
+        });
     }
 
     private void fillSpan(double x, double y, String level, int frame, String chalk) {
-        Shot shot = document.shot();
-        FrameRange frames = new FrameRange(frame, Math.min(shot.setup().length(), frame + span.get()));
-        jobs.run(
-                "paint " + frames.frames() + " frames",
-                job -> FillEdits.paintOnSpan(shot, level, frames, x, y, chalk, reach()),
-                followed -> {
-                    if (followed.drawings() > 0) {
-                        document.apply(followed.edit());
-                    }
-                    followed.lostAt()
-                            .ifPresent(lost -> notices.problem("Painted " + followed.drawings()
-                                    + " drawings; from frame " + shot.setup().number(lost)
-                                    + " on the region could not be followed."));
-                },
-                notices::problem);
+        FrameRange frames =
+                new FrameRange(frame, Math.min(document.shot().setup().length(), frame + span.get()));
+        Reach reach = reach();
+        proposals.propose("paint " + frames.frames() + " frames", shot -> List.of(shot.levels()), (shot, job) -> {
+            FillEdits.Followed followed = FillEdits.paintOnSpan(shot, level, frames, x, y, chalk, reach);
+            Runnable tell = () -> followed.lostAt()
+                    .ifPresent(lost -> notices.problem("Painted " + followed.drawings() + " drawings; from frame "
+                            + shot.setup().number(lost) + " on the region could not be followed."));
+            return new Proposals.Outcome(followed.drawings() > 0 ? followed.edit() : null, tell);
+        });
     }
 
     private void find(double x, double y, Consumer<Optional<Found>> then) {
@@ -184,7 +189,7 @@ public final class Painting {
         int frame = transport.frame();
         String level = String.valueOf(selection.level());
         Reach reach = reach();
-        jobs.runQuietly(() -> FillEdits.region(shot, level, frame, x, y, reach), then);
+        proposals.findQuietly(job -> FillEdits.region(shot, level, frame, x, y, reach), then);
     }
 
     private Reach reach() {

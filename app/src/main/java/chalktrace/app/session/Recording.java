@@ -56,7 +56,7 @@ public final class Recording {
         this.notices = notices;
         this.stateFolder = stateFolder;
         this.microphones = microphones;
-        document.openingProperty().addListener(opened -> drop());
+        document.whenOpened(() -> drop());
     }
 
     public ReadOnlyBooleanProperty recordingProperty() {
@@ -96,6 +96,7 @@ public final class Recording {
             return;
         }
         Listening done = listening;
+        Document.Opening opening = document.opening();
         drop();
         Path folder = Optional.ofNullable(document.pathProperty().get())
                 .map(path -> path.toAbsolutePath().getParent())
@@ -112,8 +113,14 @@ public final class Recording {
                     SoundFiles.writeWav(pcm, file);
                     return file;
                 },
-                file -> document.apply(ReferenceEdits.takeIn(SoundClip.of(
-                        document.shot().newId("sound"), "recorded line", file.toString(), done.startSeconds))),
+                file -> {
+                    if (document.isStill(opening)) {
+                        document.apply(ReferenceEdits.takeIn(SoundClip.of(
+                                document.shot().newId("sound"), "recorded line", file.toString(), done.startSeconds)));
+                    } else {
+                        notices.say("The recorded line is in " + file + "; the shot it was recorded for is not open.");
+                    }
+                },
                 notices::problem);
     }
 

@@ -50,7 +50,7 @@ public final class Selection {
     Selection(Document document) {
         document.shotProperty().addListener((property, before, now) -> keepWithin(now));
         pick.addListener((property, before, now) -> alsoPicked.set(List.of()));
-        document.openingProperty().addListener(opened -> startWith(document.shot()));
+        document.whenOpened(() -> startWith(document.shot()));
         startWith(document.shot());
     }
 

@@ -29,6 +29,7 @@ public final class Session {
     private final Thumbnails thumbnails;
     private final Sounds sounds;
     private final Transport transport;
+    private final Proposals proposals;
     private final Shelf shelf;
     private final Gathering gathering;
     private final Exporting exporting;
@@ -67,23 +68,24 @@ public final class Session {
             jobs.hold(playing);
         });
         jobs.repeat(footages::lookForChanges, CHANGES_SECONDS);
+        proposals = new Proposals(document, jobs, notices);
         shelf = new Shelf(document, jobs, notices, stateFolder);
         looking = new Looking(document, transport);
-        gathering = new Gathering(document, jobs, notices, looking);
+        gathering = new Gathering(document, proposals, notices, looking);
         exporting = new Exporting(document, jobs, notices);
-        painting = new Painting(document, selection, transport, jobs, notices);
+        painting = new Painting(document, selection, transport, proposals, notices);
         snapping = new Snapping(document, transport, footages, jobs);
         picking = new Picking(document, selection, transport, view);
         timing = new Timing(document, selection, transport, jobs, notices);
-        inBetweening = new InBetweening(document, selection, transport, view, keys, jobs, notices);
+        inBetweening = new InBetweening(document, selection, transport, view, keys, proposals, notices);
         transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
         recording = new Recording(document, transport, jobs, notices, stateFolder, DeviceIn::openOrSimulated);
         voiceSound = new VoiceSound(document, sounds, notices);
-        voicing = new Voicing(document, voiceSound, new UserDictionary(stateFolder), jobs, notices);
+        voicing = new Voicing(document, voiceSound, new UserDictionary(stateFolder), jobs, proposals, notices);
         soundMoves = new SoundMoves(document, voiceSound, sounds);
-        cueing = new Cueing(document, voiceSound, sounds, soundMoves, transport, jobs, notices);
-        mouthFollowing = new MouthFollowing(document, transport, jobs, notices);
-        drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, notices);
+        cueing = new Cueing(document, voiceSound, sounds, soundMoves, transport, proposals, notices);
+        mouthFollowing = new MouthFollowing(document, transport, proposals, notices);
+        drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, proposals, notices);
     }
 
     public Document document() {
@@ -108,6 +110,11 @@ public final class Session {
 
     public Jobs jobs() {
         return jobs;
+    }
+
+    /** By which work in the background changes the shot. */
+    public Proposals proposals() {
+        return proposals;
     }
 
     public Notices notices() {

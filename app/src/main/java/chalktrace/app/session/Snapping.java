@@ -86,7 +86,7 @@ public final class Snapping {
         Scene scene = Scenes.of(bare, transport.frame(), SceneOptions.export(true), footages);
         PictureSize size = shot.setup().size();
         jobs.runQuietly(
-                () -> EdgeMap.of(
+                job -> EdgeMap.of(
                         new FrameComposer(new RasterCache(0), Rgb.WHITE).composeWhole(scene),
                         size.width(),
                         size.height()),

@@ -30,8 +30,12 @@ public final class SoundMoves {
 
     /** Moves a sound; the cues in it go along, and the words where it is the voice. */
     public void move(String name, String soundId, double bySeconds) {
-        document.apply(SoundEdits.move(
-                name, soundId, bySeconds, along(clip -> clip.id().equals(soundId))));
+        document.apply(SoundEdits.move(name, soundId, bySeconds, withSound(soundId)));
+    }
+
+    /** The ids of the cues and words that move with a sound. */
+    Set<String> withSound(String soundId) {
+        return along(clip -> clip.id().equals(soundId));
     }
 
     /** Lets footage start on another frame; what is in the sound that is attached to it goes along. */

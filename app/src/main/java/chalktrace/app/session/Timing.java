@@ -50,7 +50,7 @@ public final class Timing {
         this.transport = transport;
         this.jobs = jobs;
         this.notices = notices;
-        document.openingProperty().addListener(opened -> span.set(null));
+        document.whenOpened(() -> span.set(null));
         check();
         document.shotProperty().addListener((property, before, now) -> {
             check();
@@ -72,7 +72,7 @@ public final class Timing {
         }
         checking = true;
         Shot shot = document.shot();
-        jobs.runQuietly(() -> ExposureChecks.of(shot), found -> {
+        jobs.runQuietly(job -> ExposureChecks.of(shot), found -> {
             checking = false;
             findings.set(found);
             if (document.shot() != shot) {

@@ -60,7 +60,7 @@ public final class Transport {
         this.devices = devices;
         hears.addListener((property, before, on) -> hear(on, false));
         hearsBackwards.addListener((property, before, on) -> hear(on, true));
-        document.openingProperty().addListener(opened -> {
+        document.whenOpened(() -> {
             stop();
             within.set(null);
             frame.set(0);

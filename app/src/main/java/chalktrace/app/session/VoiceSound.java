@@ -19,7 +19,7 @@ public final class VoiceSound {
         this.document = document;
         this.sounds = sounds;
         this.notices = notices;
-        document.openingProperty().addListener(opened -> chosen.set(null));
+        document.whenOpened(() -> chosen.set(null));
     }
 
     /** The sound in which the line is spoken, by its id; null for the one that is taken by itself. */

@@ -2,7 +2,6 @@ package chalktrace.app.session;
 
 import chalktrace.app.state.UserDictionary;
 import chalktrace.core.edit.AlignEdits;
-import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.shot.Shot;
@@ -20,7 +19,6 @@ import chalktrace.media.UnreadableException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -47,19 +45,27 @@ public final class Voicing {
 
     private final Document document;
     private final Jobs jobs;
+    private final Proposals proposals;
     private final Notices notices;
     private final VoiceSound voice;
     private final UserDictionary dictionary;
     private final ReadOnlyObjectWrapper<Report> report = new ReadOnlyObjectWrapper<>(Report.NONE);
     private final ReadOnlyObjectWrapper<Jobs.Job> aligning = new ReadOnlyObjectWrapper<>();
 
-    Voicing(Document document, VoiceSound voice, UserDictionary dictionary, Jobs jobs, Notices notices) {
+    Voicing(
+            Document document,
+            VoiceSound voice,
+            UserDictionary dictionary,
+            Jobs jobs,
+            Proposals proposals,
+            Notices notices) {
         this.document = document;
         this.voice = voice;
         this.dictionary = dictionary;
         this.jobs = jobs;
+        this.proposals = proposals;
         this.notices = notices;
-        document.openingProperty().addListener(opened -> report.set(Report.NONE));
+        document.whenOpened(() -> report.set(Report.NONE));
     }
 
     public ReadOnlyObjectProperty<Report> reportProperty() {
@@ -73,10 +79,9 @@ public final class Voicing {
 
     /** Finds the words of the script in the voice; pinned words stay. */
     public void align() {
-        if (aligning.get() != null) {
-            return;
+        if (aligning.get() == null) {
+            voice.heard().ifPresent(this::align);
         }
-        voice.heard().ifPresent(this::align);
     }
 
     private void align(VoiceSound.Heard heard) {
@@ -89,46 +94,43 @@ public final class Voicing {
             return;
         }
         List<String> script = text.texts();
-        aligning.set(jobs.runLong(
+        aligning.set(proposals.proposeLong(
                 "align the script",
-                job -> {
-                    Pronunciations pronunciations = pronunciations(shot);
-                    Map<Integer, Word> pinned = pinned(shot, script, heard);
-                    List<Aligner.Pin> pins = pinned.entrySet().stream()
-                            .map(entry -> new Aligner.Pin(
-                                    entry.getKey(),
-                                    entry.getValue().startSeconds()
-                                            - heard.clip().startSeconds(),
-                                    entry.getValue().endSeconds() - heard.clip().startSeconds()))
-                            .toList();
-                    Alignment found = Aligner.align(
-                            heard.pcm(),
-                            heard.from(),
-                            heard.to(),
-                            script,
-                            pins,
-                            pronunciations,
-                            done -> job.at((int) (1000 * done), 1000));
-                    List<Word> words = AlignEdits.words(
-                            found, text.words(), heard.clip().startSeconds(), pinned, new Loudness(heard.pcm()));
-                    Edit edit = AlignEdits.place(
-                            words,
-                            heard.clip().startSeconds() + heard.from(),
-                            heard.clip().startSeconds() + heard.to());
-                    List<String> guessed = script.stream()
-                            .filter(word -> pronunciations.of(word).origin() == Pronunciations.Origin.GUESSED)
-                            .distinct()
-                            .toList();
-                    return new Aligned(found, edit, guessed);
-                },
-                aligned -> {
-                    aligning.set(null);
-                    place(shot, heard, aligned);
-                },
-                problem -> {
-                    aligning.set(null);
-                    notices.unlessCancelled(problem);
-                }));
+                now -> List.of(
+                        now.speech().script(),
+                        now.speech().words(),
+                        now.speech().sayings(),
+                        now.sound(heard.clip().id())),
+                (now, job) -> aligned(now, heard, text, script, job)));
+        aligning.get().whenEnded(() -> aligning.set(null));
+    }
+
+    private Proposals.Outcome aligned(
+            Shot shot, VoiceSound.Heard heard, ScriptText text, List<String> script, Jobs.Job job) {
+        Pronunciations pronunciations = pronunciations(shot);
+        Map<Integer, Word> pinned = pinned(shot, script, heard);
+        double start = heard.clip().startSeconds();
+        List<Aligner.Pin> pins = pinned.entrySet().stream()
+                .map(entry -> new Aligner.Pin(
+                        entry.getKey(),
+                        entry.getValue().startSeconds() - start,
+                        entry.getValue().endSeconds() - start))
+                .toList();
+        Alignment found = Aligner.align(
+                heard.pcm(),
+                heard.from(),
+                heard.to(),
+                script,
+                pins,
+                pronunciations,
+                done -> job.at((int) (1000 * done), 1000));
+        List<Word> words = AlignEdits.words(found, text.words(), start, pinned, new Loudness(heard.pcm()));
+        List<String> guessed = script.stream()
+                .filter(word -> pronunciations.of(word).origin() == Pronunciations.Origin.GUESSED)
+                .distinct()
+                .toList();
+        return new Proposals.Outcome(
+                AlignEdits.place(words, start + heard.from(), start + heard.to()), () -> placed(heard, found, guessed));
     }
 
     /** The person's dictionary, and before it what the shot has; a dictionary that was spoilt by hand is left out, and that is said. */
@@ -143,20 +145,8 @@ public final class Voicing {
         return new Pronunciations(sayings);
     }
 
-    private record Aligned(Alignment found, Edit edit, List<String> guessed) {}
-
-    private void place(Shot read, VoiceSound.Heard heard, Aligned aligned) {
-        Shot now = document.shot();
-        boolean same = now.words().equals(read.words())
-                && now.speech().script().equals(read.speech().script())
-                && now.sound(heard.clip().id()).equals(Optional.of(heard.clip()));
-        if (!same) {
-            notices.problem("The words or the sound have changed meanwhile: align again.");
-            return;
-        }
-        document.apply(aligned.edit());
+    private void placed(VoiceSound.Heard heard, Alignment found, List<String> guessed) {
         voice.chosenProperty().set(heard.clip().id());
-        Alignment found = aligned.found();
         double start = heard.clip().startSeconds();
         report.set(new Report(
                 found.sureness(),
@@ -172,7 +162,7 @@ public final class Voicing {
                                 extra.before(),
                                 extra.repeats()))
                         .toList(),
-                aligned.guessed()));
+                guessed));
     }
 
     /** Keeps how a word is said, in the shot and in the person's dictionary. */
@@ -219,53 +209,48 @@ public final class Voicing {
     /** Without a script: a word for each stretch of speech, to be named. */
     public void findSpeech() {
         voice.heard()
-                .ifPresent(heard -> jobs.run(
+                .ifPresent(heard -> proposals.propose(
                         "find speech",
-                        job -> new SpeechActivity(heard.pcm()).spans(),
-                        spans -> {
-                            List<Word> words = new ArrayList<>();
-                            for (SpeechActivity.Span span : spans) {
-                                double from = Math.max(span.startSeconds(), heard.from())
-                                        + heard.clip().startSeconds();
-                                double to = Math.min(span.endSeconds(), heard.to())
-                                        + heard.clip().startSeconds();
-                                if (from >= 0 && to > from) {
-                                    words.add(new Word(
-                                            "word-" + (words.size() + 1), "?", from, to, 0.5, false, "", List.of()));
-                                }
-                            }
-                            if (words.isEmpty()) {
-                                notices.problem(
-                                        "No voice was found in " + heard.clip().name() + ".");
-                            } else {
-                                document.apply(AlignEdits.place(
-                                        words,
-                                        heard.clip().startSeconds() + heard.from(),
-                                        heard.clip().startSeconds() + heard.to()));
-                            }
-                        },
-                        notices::problem));
+                        now -> List.of(
+                                now.speech().words(), now.sound(heard.clip().id())),
+                        (now, job) -> speech(heard)));
+    }
+
+    private Proposals.Outcome speech(VoiceSound.Heard heard) {
+        double start = heard.clip().startSeconds();
+        List<Word> words = new ArrayList<>();
+        for (SpeechActivity.Span span : new SpeechActivity(heard.pcm()).spans()) {
+            double from = Math.max(span.startSeconds(), heard.from()) + start;
+            double to = Math.min(span.endSeconds(), heard.to()) + start;
+            if (from >= 0 && to > from) {
+                words.add(new Word("word-" + (words.size() + 1), "?", from, to, 0.5, false, "", List.of()));
+            }
+        }
+        return words.isEmpty()
+                ? Proposals.Outcome.only(() ->
+                        notices.problem("No voice was found in " + heard.clip().name() + "."))
+                : Proposals.Outcome.of(AlignEdits.place(words, start + heard.from(), start + heard.to()));
     }
 
     /** Leaves out what comes before the voice: breath, room, a chair. */
     public void cutToVoice() {
         voice.heard()
-                .ifPresent(heard -> jobs.run(
+                .ifPresent(heard -> proposals.propose(
                         "find where the voice starts",
-                        job -> new SpeechActivity(heard.pcm()).spans(),
-                        spans -> {
-                            if (spans.isEmpty()) {
-                                notices.problem(
-                                        "No voice was found in " + heard.clip().name() + ": nothing was cut.");
-                                return;
-                            }
-                            double head = Math.max(0, spans.get(0).startSeconds() - SPARED_SECONDS);
-                            document.apply(ReferenceEdits.changeSound(
-                                    "cut to the voice",
-                                    heard.clip().id(),
-                                    clip -> clip.withTrim(
-                                            new SoundClip.Trim(head, clip.trim().tailSeconds()))));
-                        },
-                        notices::problem));
+                        now -> List.of(now.sound(heard.clip().id())),
+                        (now, job) -> cut(heard)));
+    }
+
+    private Proposals.Outcome cut(VoiceSound.Heard heard) {
+        List<SpeechActivity.Span> spans = new SpeechActivity(heard.pcm()).spans();
+        if (spans.isEmpty()) {
+            return Proposals.Outcome.only(() ->
+                    notices.problem("No voice was found in " + heard.clip().name() + ": nothing was cut."));
+        }
+        double head = Math.max(0, spans.get(0).startSeconds() - SPARED_SECONDS);
+        return Proposals.Outcome.of(ReferenceEdits.changeSound(
+                "cut to the voice",
+                heard.clip().id(),
+                clip -> clip.withTrim(new SoundClip.Trim(head, clip.trim().tailSeconds()))));
     }
 }

@@ -88,7 +88,7 @@ public final class ChalkApplication extends Application {
         Optional<SimulatedPen> pen = request.strokes().map(SimulatedPen::new);
         pen.ifPresent(drawing -> {
             if (request.shot().isPresent()) {
-                session.document().openingProperty().addListener(opened -> window.use(drawing));
+                session.document().whenNextOpened(() -> window.use(drawing));
             } else {
                 // On the new shot that the program starts with.
                 Platform.runLater(() -> window.use(drawing));
@@ -99,16 +99,15 @@ public final class ChalkApplication extends Application {
             session.view().stepProperty().set(Step.GATHER);
             Runnable look = () -> session.gathering().lookAt(List.of(options.look()), 0);
             if (request.shot().isPresent()) {
-                session.document().openingProperty().addListener(opened -> look.run());
+                session.document().whenNextOpened(() -> look.run());
             } else {
                 look.run();
             }
         }
         if (options.frame() > 0) {
             session.document()
-                    .openingProperty()
-                    .addListener(opened ->
-                            Platform.runLater(() -> session.transport().go(options.frame())));
+                    .whenNextOpened(
+                            () -> Platform.runLater(() -> session.transport().go(options.frame())));
         }
         if (options.picture() != null) {
             new WindowPicture(window, session, options.picture(), () -> pen.map(SimulatedPen::isDone)

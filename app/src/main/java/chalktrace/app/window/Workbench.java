@@ -10,6 +10,7 @@ import chalktrace.app.keys.Action;
 import chalktrace.app.keys.Keys;
 import chalktrace.app.ledge.Ledge;
 import chalktrace.app.session.FileChoice;
+import chalktrace.app.session.Notices;
 import chalktrace.app.session.Notices.Notice;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Tool;
@@ -30,6 +31,7 @@ import java.util.function.IntConsumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -210,15 +212,28 @@ public final class Workbench {
         return box;
     }
 
-    private static void show(HBox box, Label text, Notice notice) {
+    private void show(HBox box, Label text, Notice notice) {
         box.setVisible(notice != null);
+        box.getChildren().removeIf(node -> node.getStyleClass().contains("offer"));
         box.getStyleClass().remove("problem");
         if (notice != null) {
             text.setText(notice.text());
             if (notice.problem()) {
                 box.getStyleClass().add("problem");
             }
+            notice.offers().forEach(offer -> box.getChildren().add(1, offer(offer)));
         }
+    }
+
+    private Button offer(Notices.Offer offer) {
+        Button button = new Button(offer.text());
+        button.getStyleClass().add("offer");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setOnAction(event -> {
+            session.notices().putAway();
+            offer.does().run();
+        });
+        return button;
     }
 
     private Keys keys() {

@@ -79,6 +79,11 @@ public final class History {
         return Optional.ofNullable(redo.peek()).map(Step::name);
     }
 
+    /** The step that redo would do again, to tell it from another; null for none. */
+    public Object redoable() {
+        return redo.peek();
+    }
+
     private void remember(Step step) {
         undo.push(step);
         undoBytes += step.bytes;

@@ -74,7 +74,7 @@ final class PartPicker extends Pane {
         shownPicture = shown.picture();
         setMinSize(size.width(), size.height());
         setMaxSize(size.width(), size.height());
-        session.jobs().runQuietly(() -> composer.composeWhole(scene), pixels -> {
+        session.jobs().runQuietly(job -> composer.composeWhole(scene), pixels -> {
             if (shownPicture == shown.picture()) {
                 show(pixels, size);
             }

@@ -77,7 +77,7 @@ final class SpanRows extends VBox {
             field.setPrefWidth(60);
             field.setMinWidth(60);
         }
-        session.document().openingProperty().addListener(opened -> {
+        session.document().whenOpened(() -> {
             keys.clear();
             showKeys();
         });
