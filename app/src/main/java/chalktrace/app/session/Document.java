@@ -190,13 +190,13 @@ public final class Document {
         List.copyOf(whenOpened).forEach(Runnable::run);
     }
 
-    /** Takes up work that was not saved, as a step that can be undone. */
+    /** Puts work that was not saved in place, as a step that can be undone. */
     void recover(Shot unsavedWork) {
-        apply(new Edit("take up unsaved work", before -> unsavedWork));
+        apply(new Edit("restore unsaved work", before -> unsavedWork));
     }
 
     void savedAs(Shot written, Path target, Optional<ShotLock> itsLock) {
-        if (!target.equals(path.get())) {
+        if (!lock.equals(itsLock)) {
             lock.ifPresent(ShotLock::close);
             lock = itsLock;
         }

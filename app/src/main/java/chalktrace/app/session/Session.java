@@ -29,6 +29,7 @@ public final class Session {
     private final Thumbnails thumbnails;
     private final Sounds sounds;
     private final Transport transport;
+    private final Keeping keeping;
     private final Proposals proposals;
     private final Shelf shelf;
     private final Gathering gathering;
@@ -69,7 +70,8 @@ public final class Session {
         });
         jobs.repeat(footages::lookForChanges, CHANGES_SECONDS);
         proposals = new Proposals(document, jobs, notices);
-        shelf = new Shelf(document, jobs, notices, stateFolder);
+        keeping = new Keeping(notices);
+        shelf = new Shelf(document, jobs, notices, keeping, stateFolder);
         looking = new Looking(document, transport);
         gathering = new Gathering(document, proposals, notices, looking);
         exporting = new Exporting(document, jobs, notices);
@@ -110,6 +112,11 @@ public final class Session {
 
     public Jobs jobs() {
         return jobs;
+    }
+
+    /** Keeps unsaved work for a crash. */
+    public Keeping keeping() {
+        return keeping;
     }
 
     /** By which work in the background changes the shot. */

@@ -1,108 +1,152 @@
 package chalktrace.app.session;
 
 import chalktrace.core.shot.Shot;
-import chalktrace.media.file.Recovery;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.UnwritableException;
+import chalktrace.media.file.Journal;
+import chalktrace.media.file.Leftover;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.file.ShotLock;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicReference;
-import java.util.logging.Level;
-import java.util.logging.Logger;
+import java.util.function.Consumer;
 
 /**
- * Takes shots from the disk and puts them there, in the background; and keeps unsaved work in a recovery folder while it
- * is open. Lives on the FX thread.
+ * Takes shots from the disk and puts them there, in the background, and finds unsaved work that earlier sessions left. Lives on the FX thread.
  */
 public final class Shelf {
-
-    private static final Logger LOG = Logger.getLogger(Shelf.class.getName());
-
-    private static final int KEEP_EVERY_SECONDS = 4;
 
     private final Document document;
     private final Jobs jobs;
     private final Notices notices;
+    private final Keeping keeping;
+
+    /** Of shots that were never saved, and of those whose own folder can't be written to. */
     private final Path unsavedFolder;
 
-    /** What is to be kept for recovery: null when all is saved. Read by the background thread. */
-    private final AtomicReference<Shot> toKeep = new AtomicReference<>();
+    private final List<Leftover> restored = new ArrayList<>();
 
-    /** Set on the FX thread, read by the background thread. */
-    private volatile Recovery recovery;
-
-    private volatile Shot kept;
-
-    Shelf(Document document, Jobs jobs, Notices notices, Path stateFolder) {
+    Shelf(Document document, Jobs jobs, Notices notices, Keeping keeping, Path stateFolder) {
         this.document = document;
         this.jobs = jobs;
         this.notices = notices;
+        this.keeping = keeping;
         this.unsavedFolder = stateFolder.resolve("unsaved");
-        this.recovery = Recovery.in(unsavedFolder);
-        document.shotProperty().addListener(changed -> noteChange());
-        document.unsavedProperty().addListener(changed -> noteChange());
-        jobs.repeat(this::keep, KEEP_EVERY_SECONDS);
+        keeping.begin(() -> Journal.untitled(unsavedFolder));
+        document.shotProperty().addListener(changed -> note());
+        document.unsavedProperty().addListener(changed -> note());
     }
 
-    /** Whether work of a shot that was never saved is left from an earlier run. */
-    public boolean hasUnsavedLeftover() {
-        return Recovery.in(unsavedFolder).exists();
+    /** Unsaved work that was left, with what could be read of it. @param shot empty where nothing could, @param words what is missing or wrong */
+    public record Found(Leftover leftover, Optional<Shot> shot, String words) {}
+
+    /** Looks for unsaved work of shots that were never saved; says nothing where there is none. */
+    public void findUntitled(Consumer<List<Found>> then) {
+        find(() -> Leftover.untitled(unsavedFolder), then);
     }
 
-    /**
-     * Opens a shot file in place of the open shot. A file that can't be opened changes nothing.
-     *
-     * @param leftover hears, after opening, that unsaved work of this shot was found
-     */
-    public void open(Path path, Runnable leftover) {
-        Path file = path.toAbsolutePath().normalize();
-        // Opened again, it is still ours.
-        Optional<ShotLock.Taken> mine = document.lock()
-                .filter(lock -> file.equals(document.pathProperty().get()))
-                .map(lock -> new ShotLock.Taken(Optional.of(lock), Optional.empty()));
+    private interface Search {
+        List<Leftover> run();
+    }
+
+    private void find(Search search, Consumer<List<Found>> then) {
+        Document.Opening opening = document.opening();
         jobs.run(
-                "open " + file.getFileName(),
-                job -> new Read(ShotFile.open(file), mine.orElseGet(() -> ShotLock.take(file)), Recovery.beside(file)),
-                read -> {
-                    String readOnly = read.opened
-                            .whyReadOnly()
-                            .or(() -> read.lock
-                                    .holder()
-                                    .map(who -> file.getFileName() + " is open by " + who
-                                            + ". You can look and draw; save under another name."))
-                            .orElse(null);
-                    leaveRecovery();
-                    document.open(read.opened.shot(), read.opened.file(), file, read.lock.lock(), readOnly);
-                    recovery = read.recovery;
-                    notices.putAway();
-                    if (readOnly != null) {
-                        notices.say(readOnly);
-                    } else if (recovery.exists()) {
-                        leftover.run();
+                "look for unsaved work",
+                job -> search.run().stream().map(Shelf::read).toList(),
+                found -> {
+                    if (!found.isEmpty() && document.isStill(opening)) {
+                        then.accept(found);
                     }
                 },
                 notices::problem);
     }
 
-    private record Read(ShotFile.Opened opened, ShotLock.Taken lock, Recovery recovery) {}
-
-    /** Takes up the unsaved work that was found beside the open shot, or left from a shot that was never saved. */
-    public void recover() {
-        Recovery from = recovery;
-        jobs.run("take up unsaved work", job -> from.read(), document::recover, notices::problem);
+    private static Found read(Leftover leftover) {
+        try {
+            Leftover.Recovered recovered = leftover.recover();
+            String missing =
+                    recovered.missing().isEmpty() ? "" : "Missing: " + String.join(", ", recovered.missing()) + ".";
+            return new Found(leftover, Optional.of(recovered.shot()), missing);
+        } catch (UnreadableException e) {
+            return new Found(leftover, Optional.empty(), e.getMessage());
+        }
     }
 
-    /** Removes the unsaved work that was found. */
-    public void forgetLeftover() {
-        recovery.discard();
+    /**
+     * Opens a shot file in place of the open shot. A file that can't be opened changes nothing.
+     *
+     * @param leftovers hears, after opening, of unsaved work of this shot that was found
+     */
+    public void open(Path path, Consumer<List<Found>> leftovers) {
+        open(path, false, leftovers);
+    }
+
+    private void open(Path path, boolean takesLock, Consumer<List<Found>> leftovers) {
+        Path file = path.toAbsolutePath().normalize();
+        // Opened again, it is still ours.
+        Optional<ShotLock.Taken> mine = document.lock()
+                .filter(lock -> file.equals(document.pathProperty().get()))
+                .map(ShotLock.Taken::of);
+        jobs.run(
+                "open " + file.getFileName(),
+                job -> {
+                    ShotFile.Opened opened = ShotFile.open(file);
+                    ShotLock.Taken lock =
+                            mine.orElseGet(() -> takesLock ? ShotLock.takeOver(file) : ShotLock.take(file));
+                    lock.lock().ifPresent(held -> ShotFile.tidy(file));
+                    return new Read(opened, lock);
+                },
+                read -> opened(file, read, leftovers),
+                notices::problem);
+    }
+
+    private record Read(ShotFile.Opened opened, ShotLock.Taken lock) {}
+
+    private void opened(Path file, Read read, Consumer<List<Found>> leftovers) {
+        Shot shot = read.opened.shot();
+        Optional<String> holder = read.lock.holder();
+        String readOnly = read.opened
+                .whyReadOnly()
+                .or(() -> holder.map(who -> file.getFileName() + " is open by " + who
+                        + ". You can look and draw; save under another name."))
+                .orElse(null);
+        keeping.begin(() -> Journal.of(file, shot, unsavedFolder));
+        restored.clear();
+        document.open(shot, read.opened.file(), file, read.lock.lock(), readOnly);
+        notices.putAway();
+        if (readOnly != null
+                && read.lock.mayBeLeft()
+                && read.opened.whyReadOnly().isEmpty()) {
+            notices.offer(
+                    readOnly + " If that is not so any more, open it for editing.",
+                    new Notices.Offer("Open for editing", () -> open(file, true, leftovers)));
+        } else if (readOnly != null) {
+            notices.say(readOnly);
+        } else {
+            find(() -> Leftover.of(file, unsavedFolder), leftovers);
+        }
+    }
+
+    /** Puts unsaved work in place of the open shot, as a step that can be undone; it stays on the disk until that is saved. */
+    public void restore(Found found) {
+        found.shot().ifPresent(document::recover);
+        restored.add(found.leftover());
+    }
+
+    /** Removes unsaved work for good. */
+    public void discard(Found found) {
+        jobs.quietly(() -> found.leftover().discard());
     }
 
     /** Starts a new shot in place of the open one. */
     public void startNew(Shot shot) {
-        leaveRecovery();
+        keeping.begin(() -> Journal.untitled(unsavedFolder));
+        restored.clear();
         document.open(shot, ShotFile.fresh(), null, Optional.empty(), null);
-        recovery = Recovery.in(unsavedFolder);
         notices.putAway();
     }
 
@@ -110,67 +154,70 @@ public final class Shelf {
     public void save(Path path, Runnable then) {
         Path target = path.toAbsolutePath().normalize();
         Shot shot = document.shot();
-        Recovery old = recovery;
+        Document.Opening opening = document.opening();
         ShotFile itsFile = document.file();
-        boolean elsewhere = !target.equals(document.pathProperty().get());
+        boolean elsewhere = document.lock().isEmpty()
+                || !target.equals(document.pathProperty().get());
+        List<Leftover> done = List.copyOf(restored);
         jobs.run(
                 "save " + target.getFileName(),
                 job -> {
-                    itsFile.save(shot, target);
-                    old.discard();
-                    return elsewhere ? ShotLock.take(target).lock() : Optional.<ShotLock>empty();
+                    Optional<ShotLock> lock = elsewhere ? lock(target) : Optional.empty();
+                    try {
+                        itsFile.save(shot, target);
+                    } catch (UnwritableException | RuntimeException e) {
+                        lock.ifPresent(ShotLock::close);
+                        throw e;
+                    }
+                    done.forEach(Leftover::discard);
+                    return lock;
                 },
                 lock -> {
-                    document.savedAs(shot, target, lock);
-                    if (!document.unsavedProperty().get()) {
-                        // It may have been kept once more between the save and now.
-                        tidyUp(old);
+                    if (document.isStill(opening)) {
+                        saved(shot, target, lock, elsewhere);
+                        then.run();
+                    } else {
+                        // Another shot has been opened: this one's file is whole, and not that one's.
+                        lock.ifPresent(ShotLock::close);
                     }
-                    recovery = Recovery.beside(target);
-                    kept = null;
-                    noteChange();
-                    then.run();
                 },
                 notices::problem);
     }
 
+    /** @throws UnwritableException when someone else has the shot open */
+    private static Optional<ShotLock> lock(Path target) throws UnwritableException {
+        ShotLock.Taken taken = ShotLock.take(target);
+        if (taken.holder().isPresent() && !taken.mayBeLeft()) {
+            throw UnwritableException.of(
+                    target,
+                    "saved",
+                    "Save under another name.",
+                    new IOException("it is open by " + taken.holder().get()));
+        }
+        return taken.lock();
+    }
+
+    private void saved(Shot shot, Path target, Optional<ShotLock> lock, boolean elsewhere) {
+        boolean sameFile = target.equals(document.pathProperty().get());
+        restored.clear();
+        if (sameFile) {
+            keeping.saved(shot);
+        } else {
+            keeping.begin(() -> Journal.of(target, shot, unsavedFolder));
+        }
+        document.savedAs(shot, target, elsewhere ? lock : document.lock());
+        note();
+        if (keeping.problemProperty().get() != null) {
+            notices.problem("Saved. " + keeping.warning());
+        }
+    }
+
     void close() {
-        leaveRecovery();
+        keeping.close();
         document.close();
     }
 
-    private void noteChange() {
-        toKeep.set(document.unsavedProperty().get() ? document.shot() : null);
-    }
-
-    /** The open shot is put away by choice, so what was kept of it is not wanted any more. */
-    private void leaveRecovery() {
-        toKeep.set(null);
-        kept = null;
-        tidyUp(recovery);
-    }
-
-    private void tidyUp(Recovery gone) {
-        jobs.run(
-                "tidy up",
-                job -> {
-                    gone.discard();
-                    return null;
-                },
-                nothing -> {},
-                problem -> LOG.log(Level.INFO, "recovery folder stays", problem));
-    }
-
-    private void keep() {
-        Shot shot = toKeep.get();
-        if (shot == null || shot == kept) {
-            return;
-        }
-        try {
-            recovery.keep(shot);
-            kept = shot;
-        } catch (IOException e) {
-            LOG.log(Level.WARNING, "unsaved work could not be kept", e);
-        }
+    private void note() {
+        keeping.note(document.shot(), !document.unsavedProperty().get());
     }
 }

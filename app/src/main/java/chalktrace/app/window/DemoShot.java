@@ -1,6 +1,6 @@
 package chalktrace.app.window;
 
-import chalktrace.media.file.Recovery;
+import chalktrace.media.file.Leftover;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -32,7 +32,7 @@ public final class DemoShot {
         if (fresh || !Files.exists(shot)) {
             copy(SHOT, shot);
             // Unsaved work of the copy that is gone has nothing to be taken up onto.
-            Recovery.beside(shot).discard();
+            Leftover.of(shot, folder).forEach(Leftover::discard);
         }
         return shot;
     }

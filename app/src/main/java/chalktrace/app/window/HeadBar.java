@@ -37,6 +37,7 @@ final class HeadBar extends HBox {
     private final Label reading = state("reading the picture\u2026");
     private final Label seen = state("");
     private final Label dropped = state("");
+    private final Label unkept = state("not kept for a crash");
     private final Label looking = state("a look at footage, not yet in the shot");
     private final HBox jobs = new HBox(8);
 
@@ -66,6 +67,7 @@ final class HeadBar extends HBox {
         name.setOnShowing(event -> nameTheSteps());
         silent.setTooltip(new Tooltip("The machine has no sound device that works. A silent stand-in keeps time."));
         dropped.getStyleClass().add("alert");
+        unkept.getStyleClass().add("alert");
         looking.getStyleClass().add("alert");
         seen.setTooltip(
                 new Tooltip(
@@ -73,7 +75,18 @@ final class HeadBar extends HBox {
                                 + " once; the footage's own picture comes when you rest on a frame. Exports read the footage itself."));
         jobs.setAlignment(Pos.CENTER_LEFT);
         getChildren()
-                .addAll(name, saved, looking, Rows.space(), jobs, reading, seen, dropped, silent, new Readout(session));
+                .addAll(
+                        name,
+                        saved,
+                        unkept,
+                        looking,
+                        Rows.space(),
+                        jobs,
+                        reading,
+                        seen,
+                        dropped,
+                        silent,
+                        new Readout(session));
         InvalidationListener all = changed -> show();
         session.document().shotProperty().addListener(all);
         session.document().unsavedProperty().addListener(all);
@@ -85,6 +98,7 @@ final class HeadBar extends HBox {
         session.footages().seenProperty().addListener(all);
         session.footages().doubtProperty().addListener(all);
         session.looking().sourceProperty().addListener(all);
+        session.keeping().problemProperty().addListener(all);
         session.jobs().running().addListener((ListChangeListener<Job>) change -> showJobs());
         show();
     }
@@ -95,6 +109,11 @@ final class HeadBar extends HBox {
         boolean readOnly = session.document().whyReadOnlyProperty().get() != null;
         boolean unsaved = session.document().unsavedProperty().get();
         boolean never = session.document().pathProperty().get() == null;
+        visible(unkept, session.keeping().problemProperty().get() != null);
+        unkept.setTooltip(new Tooltip(
+                session.keeping().problemProperty().get() == null
+                        ? ""
+                        : session.keeping().problemProperty().get()));
         saved.setText(readOnly ? "reading only" : unsaved ? "not saved" : never ? "" : "saved");
         visible(silent, !session.transport().audibleProperty().get());
         String doubt = session.footages().doubtProperty().get();

@@ -3,6 +3,7 @@ package chalktrace.app.window;
 import chalktrace.app.session.DrawingExchange;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.Shelf;
 import chalktrace.app.theme.Theme;
 import chalktrace.media.file.ShotFile;
 import java.nio.file.Path;
@@ -20,8 +21,6 @@ final class ShotCommands {
     private static final ButtonType SAVE = new ButtonType("Save", ButtonData.YES);
     private static final ButtonType LEAVE = new ButtonType("Don't save", ButtonData.NO);
     private static final ButtonType BACK = new ButtonType("Go back", ButtonData.CANCEL_CLOSE);
-    private static final ButtonType TAKE_UP = new ButtonType("Take it up", ButtonData.YES);
-    private static final ButtonType FORGET = new ButtonType("Remove it", ButtonData.NO);
 
     private final Session session;
     private final FileChoice files;
@@ -46,7 +45,7 @@ final class ShotCommands {
     }
 
     void open(Path file) {
-        session.shelf().open(file, this::offerLeftover);
+        session.shelf().open(file, this::offerLeftovers);
     }
 
     /** Takes dropped files: a shot is opened, SVG drawings go onto the drawing at the gate, anything else is taken in. */
@@ -78,10 +77,8 @@ final class ShotCommands {
     }
 
     /** Offers work of a shot that was never saved, left by an earlier run that did not end well. */
-    void offerLeftoverOfUnsavedShot() {
-        if (session.shelf().hasUnsavedLeftover()) {
-            offerLeftover();
-        }
+    void offerLeftoversOfUntitledShots() {
+        session.shelf().findUntitled(this::offerLeftovers);
     }
 
     private void save(Runnable then) {
@@ -113,23 +110,15 @@ final class ShotCommands {
                 LEAVE,
                 BACK);
         if (answer == SAVE) {
-            save(then);
+            // Something may have been drawn while it was saved.
+            save(() -> whenWorkIsSafe(then));
         } else if (answer == LEAVE) {
             then.run();
         }
     }
 
-    private void offerLeftover() {
-        ButtonType answer = ask(
-                "Take up the unsaved work?",
-                "The program ended without saving changes of this shot. They are still here.",
-                TAKE_UP,
-                FORGET);
-        if (answer == TAKE_UP) {
-            session.shelf().recover();
-        } else {
-            session.shelf().forgetLeftover();
-        }
+    private void offerLeftovers(List<Shelf.Found> found) {
+        new LeftoverDialog(session, window, found).showAndWait();
     }
 
     private ButtonType ask(String question, String why, ButtonType... answers) {

@@ -125,7 +125,7 @@ public final class Workbench {
     }
 
     public void offerLeftover() {
-        commands.offerLeftoverOfUnsavedShot();
+        commands.offerLeftoversOfUntitledShots();
     }
 
     public Board board() {

@@ -5,7 +5,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 
 /** The ZIP of a shot file, open for reading. Entries are only ever read by the names that the shot gives them. */
@@ -54,6 +56,11 @@ final class ShotArchive implements AutoCloseable {
             byte[] bytes = in.readNBytes(LARGEST_ENTRY_BYTES);
             if (bytes.length == LARGEST_ENTRY_BYTES) {
                 throw UnreadableException.of(path, "has a part of absurd size (" + name + ")", "Take an earlier copy.");
+            }
+            CRC32 sum = new CRC32();
+            sum.update(bytes);
+            if (entry.getCrc() >= 0 && sum.getValue() != entry.getCrc()) {
+                throw new ZipException("its sum is wrong");
             }
             return bytes;
         } catch (IOException e) {

@@ -21,6 +21,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
 import java.util.Map;
 import java.util.Optional;
 
@@ -111,12 +112,18 @@ public final class ShotFile {
         Map<Path, ContentMark> found = MediaMarks.of(shot.mediaFiles(), marks);
         MediaMarks.write(found, root, path -> MediaPaths.toFile(path, target));
         UnknownFields.carry(lastRead, root);
-        Path temporary = target.resolveSibling("." + target.getFileName() + ".saving");
+        Path place = target;
+        Path temporary = saving(target);
         try {
+            // A link stays a link: what it leads to is written.
+            place = Files.exists(target) ? target.toRealPath() : target;
+            temporary = saving(place);
+            requireWritable(place);
             try (OutputStream out = opener.open(temporary)) {
                 packed.write(shot, JSON.writeValueAsBytes(root), out);
             }
-            moveIntoPlace(temporary, target);
+            keepMode(place, temporary);
+            moveIntoPlace(temporary, place);
         } catch (IOException e) {
             discard(temporary);
             throw UnwritableException.of(
@@ -128,6 +135,33 @@ public final class ShotFile {
         }
         lastRead = root;
         marks = found;
+    }
+
+    private static Path saving(Path place) {
+        return place.resolveSibling("." + place.getFileName() + ".saving");
+    }
+
+    /** Removes what a save that was cut short left beside a shot. */
+    public static void tidy(Path shot) {
+        try {
+            discard(saving(shot.toRealPath()));
+        } catch (IOException e) {
+            // It is hidden, and harms nobody.
+        }
+    }
+
+    private static void requireWritable(Path place) throws IOException {
+        if (Files.exists(place) && !Files.isWritable(place)) {
+            throw new IOException("the file is read-only; save under another name, or make it writable");
+        }
+    }
+
+    /** Who may read and write the file stays as it was. */
+    private static void keepMode(Path before, Path after) throws IOException {
+        if (Files.exists(before)
+                && Files.getFileStore(before).supportsFileAttributeView(PosixFileAttributeView.class)) {
+            Files.setPosixFilePermissions(after, Files.getPosixFilePermissions(before));
+        }
     }
 
     /** What the shot's media files hold, as far as they were there at a save. On any thread. */
@@ -175,7 +209,7 @@ public final class ShotFile {
         return "drawings/" + level.id() + "/" + drawing.number() + ".svg";
     }
 
-    private static Drawing drawing(ShotArchive archive, int number, String file) throws DrawingSvg.BrokenDrawing {
+    static Drawing drawing(ShotArchive archive, int number, String file) throws DrawingSvg.BrokenDrawing {
         try {
             return DrawingSvg.read(number, archive.read(file));
         } catch (UnreadableException e) {

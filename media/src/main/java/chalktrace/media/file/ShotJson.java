@@ -224,6 +224,20 @@ final class ShotJson {
         String of(Level level, Drawing drawing);
     }
 
+    /** What a level shows, as a list. */
+    static JsonNode exposures(Exposures exposures) {
+        ObjectNode to = JsonNodeFactory.instance.objectNode();
+        writeExposures(exposures, to);
+        return to.path("exposures");
+    }
+
+    private static void writeExposures(Exposures exposures, ObjectNode to) {
+        each(to, "exposures", exposures.runs(), (run, r) -> {
+            r.put("start", run.start()).put("frames", run.frames()).put("drawing", run.drawing());
+            r.set("placement", placement(run.placement()));
+        });
+    }
+
     private static void writeLevel(Level level, ObjectNode to, DrawingFiles drawingFile) {
         to.put("id", level.id())
                 .put("name", level.name())
@@ -233,10 +247,7 @@ final class ShotJson {
         writeStyle(level.style(), to.putObject("style"));
         each(to, "drawings", level.drawings(), (drawing, d) -> d.put("number", drawing.number())
                 .put("file", drawingFile.of(level, drawing)));
-        each(to, "exposures", level.exposures().runs(), (run, r) -> {
-            r.put("start", run.start()).put("frames", run.frames()).put("drawing", run.drawing());
-            r.set("placement", placement(run.placement()));
-        });
+        writeExposures(level.exposures(), to);
     }
 
     private static Level level(JsonFields from, Drawings drawings)

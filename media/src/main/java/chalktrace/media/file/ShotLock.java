@@ -1,10 +1,7 @@
 package chalktrace.media.file;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -27,30 +24,53 @@ public final class ShotLock implements AutoCloseable {
         this.file = file;
     }
 
-    /** The lock, or who holds it: one of the two is there, or neither where the folder can't be written to. */
-    public record Taken(Optional<ShotLock> lock, Optional<String> holder) {}
+    /**
+     * The lock, or who holds it: one of the two is there, or neither where the folder can't be written to.
+     *
+     * @param mayBeLeft whether it can't be told if the holder still has the shot open: that is asked
+     */
+    public record Taken(Optional<ShotLock> lock, Optional<String> holder, boolean mayBeLeft) {
 
-    /** Takes the lock of a shot; one that a process of this machine left behind when it died is taken over. */
-    public static Taken take(Path shot) {
-        Path file = shot.toAbsolutePath().resolveSibling("." + shot.getFileName() + ".open");
-        try {
-            return new Taken(Optional.of(write(file)), Optional.empty());
-        } catch (FileAlreadyExistsException e) {
-            Optional<String> holder = livingHolder(file);
-            if (holder.isPresent()) {
-                return new Taken(Optional.empty(), holder);
-            }
-        } catch (IOException e) {
-            LOG.log(Level.INFO, "no lock file", e);
-            return new Taken(Optional.empty(), Optional.empty());
+        /** One that is held already. */
+        public static Taken of(ShotLock lock) {
+            return new Taken(Optional.of(lock), Optional.empty(), false);
         }
+    }
+
+    /** Takes the lock of a shot; one that a process of this machine left behind when it ended is taken over. */
+    public static Taken take(Path shot) {
+        Path file = lockOf(shot);
+        try {
+            return Taken.of(write(file));
+        } catch (FileAlreadyExistsException e) {
+            Optional<ProcessMark> holder = holder(file);
+            ProcessMark.State state = holder.map(ProcessMark::state).orElse(ProcessMark.State.ENDED);
+            return state == ProcessMark.State.ENDED
+                    ? takeOver(shot)
+                    : new Taken(Optional.empty(), holder.map(ProcessMark::words), state == ProcessMark.State.UNKNOWN);
+        } catch (IOException e) {
+            return none(e);
+        }
+    }
+
+    /** Takes the lock of a shot, whoever left it. */
+    public static Taken takeOver(Path shot) {
+        Path file = lockOf(shot);
         try {
             Files.deleteIfExists(file);
-            return new Taken(Optional.of(write(file)), Optional.empty());
+            return Taken.of(write(file));
         } catch (IOException e) {
-            LOG.log(Level.INFO, "no lock file", e);
-            return new Taken(Optional.empty(), Optional.empty());
+            return none(e);
         }
+    }
+
+    private static Taken none(IOException why) {
+        LOG.log(Level.INFO, "no lock file", why);
+        return new Taken(Optional.empty(), Optional.empty(), false);
+    }
+
+    private static Path lockOf(Path shot) {
+        return shot.toAbsolutePath().resolveSibling("." + shot.getFileName() + ".open");
     }
 
     @Override
@@ -63,37 +83,27 @@ public final class ShotLock implements AutoCloseable {
     }
 
     private static ShotLock write(Path file) throws IOException {
-        byte[] holder = JSON.writeValueAsBytes(JSON.createObjectNode()
-                .put("user", System.getProperty("user.name"))
-                .put("host", host())
-                .put("process", ProcessHandle.current().pid())
+        byte[] holder = JSON.writeValueAsBytes(ProcessMark.own()
+                .write(JSON.createObjectNode())
                 .put("since", Instant.now().truncatedTo(ChronoUnit.SECONDS).toString()));
-        Files.write(file, holder, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
+        try {
+            Files.write(file, holder, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
+        } catch (FileAlreadyExistsException e) {
+            throw e;
+        } catch (IOException e) {
+            // An empty lock of a full disk would stay and say nothing of who left it.
+            Files.deleteIfExists(file);
+            throw e;
+        }
         return new ShotLock(file);
     }
 
-    /** Who holds the lock; nobody when it is broken or its process on this machine has ended. */
-    private static Optional<String> livingHolder(Path file) {
+    /** Who holds the lock; nobody when it is empty or broken. */
+    private static Optional<ProcessMark> holder(Path file) {
         try {
-            JsonNode holder = JSON.readTree(Files.readAllBytes(file));
-            boolean here = host().equals(holder.path("host").asText());
-            boolean alive = ProcessHandle.of(holder.path("process").asLong(-1))
-                    .filter(ProcessHandle::isAlive)
-                    .isPresent();
-            return here && !alive
-                    ? Optional.empty()
-                    : Optional.of(holder.path("user").asText("somebody") + " on "
-                            + holder.path("host").asText("another machine"));
+            return ProcessMark.read(JSON.readTree(Files.readAllBytes(file)));
         } catch (IOException e) {
             return Optional.empty();
-        }
-    }
-
-    private static String host() {
-        try {
-            return InetAddress.getLocalHost().getHostName();
-        } catch (UnknownHostException e) {
-            return "this machine";
         }
     }
 }

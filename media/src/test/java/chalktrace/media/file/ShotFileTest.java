@@ -3,37 +3,10 @@ package chalktrace.media.file;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
-import chalktrace.core.edit.SpeechEdits;
-import chalktrace.core.fill.Contours;
-import chalktrace.core.fill.Fill;
-import chalktrace.core.guide.Guide;
-import chalktrace.core.picture.PictureSize;
-import chalktrace.core.picture.Pixels;
-import chalktrace.core.picture.Rgb;
-import chalktrace.core.shot.Chalk;
-import chalktrace.core.shot.Cue;
-import chalktrace.core.shot.Exposure;
-import chalktrace.core.shot.Footage;
-import chalktrace.core.shot.LevelGroup;
-import chalktrace.core.shot.LevelStyle;
-import chalktrace.core.shot.Mark;
-import chalktrace.core.shot.MouthPlace;
-import chalktrace.core.shot.PastedPicture;
-import chalktrace.core.shot.Placement;
-import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.shot.SoundClip;
-import chalktrace.core.shot.StillView;
-import chalktrace.core.shot.Word;
-import chalktrace.core.stroke.Curve;
-import chalktrace.core.stroke.LineShape;
-import chalktrace.core.stroke.PressureCurve;
-import chalktrace.core.stroke.Stroke;
-import chalktrace.core.testing.Shots;
-import chalktrace.core.time.Conform;
-import chalktrace.core.time.FrameRange;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
+import chalktrace.media.testing.FullShot;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
@@ -44,11 +17,10 @@ import java.nio.file.FileSystem;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
@@ -63,102 +35,8 @@ class ShotFileTest {
     @TempDir
     Path folder;
 
-    /** A shot that uses everything that a file can hold. */
     private Shot full() {
-        Shot shot = Shots.showing(
-                        Exposure.of(0, 4, 1),
-                        Exposure.of(4, 2, Exposure.BLANK),
-                        new Exposure(
-                                6,
-                                3,
-                                2,
-                                Placement.AS_IS
-                                        .withPosition(1.25, -3)
-                                        .withScale(0.5)
-                                        .withDegrees(7.5)))
-                .withLevel(Shots.LEVEL, level -> level.with(level.drawing(1)
-                                .orElseThrow()
-                                .plus(new Stroke(
-                                        "chalk-2",
-                                        Curve.of(0.125, -40.5, 0.333, 1e3, 2, 0.5, 3, 4, 0, 5, 6, 1),
-                                        "left \u00e9ar"))
-                                .plus(new Fill(
-                                        "chalk-3",
-                                        Contours.of(List.of(
-                                                new double[] {0, 0, 40.25, 0, 20, 30.5},
-                                                new double[] {10, 2, 30, 2, 20, 12}))))
-                                .plus(new PastedPicture(
-                                        new Pixels(new PictureSize(2, 1), new int[] {0x7F102030, 0xFFFFFFFF}),
-                                        0.5,
-                                        0.125,
-                                        -0.25,
-                                        2,
-                                        7.5,
-                                        -3)))
-                        .withStyle(new LevelStyle(
-                                LevelStyle.Role.SHADOW,
-                                Optional.of("level-9"),
-                                Optional.of(new Rgb(1, 2, 254)),
-                                true,
-                                true,
-                                false)))
-                .withChalks(List.of(
-                        new Chalk(
-                                "chalk-1",
-                                "reed",
-                                new Rgb(0xF2, 0xD1, 0x3C),
-                                new LineShape(
-                                        3.5, 0.1, 12, LineShape.Tip.DRY, 0.3, new PressureCurve(0.1, 0.2, 0.3, 0.9)),
-                                0.75,
-                                Chalk.Role.BOUNDARY),
-                        new Chalk("chalk-2", "soot", new Rgb(0, 0, 0), 4, 1)))
-                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), true, false, 0.75, true)))
-                .withGuides(List.of(
-                        new Guide("guide-1", Guide.Kind.FLOOR, List.of(new Guide.Spot(4.5, -3))),
-                        new Guide(
-                                "guide-2",
-                                Guide.Kind.TWO_POINTS,
-                                List.of(new Guide.Spot(-900.25, 40), new Guide.Spot(1e5, 41)))))
-                .withFootage(List.of(new Footage(
-                        "footage-1",
-                        "\u8336 clip",
-                        folder.resolve("media/clip.mp4").toString(),
-                        new Conform(2, 1, 90, 2, Conform.Pace.KEEP_TIME),
-                        Optional.of(FrameRange.of(3, 12)),
-                        List.of(
-                                new StillView(0, 4, Region.WHOLE),
-                                new StillView(7, 5, new Region(0.25, 0, 0.5, 0.125))),
-                        Placement.AS_IS.withOpacity(0.4),
-                        Footage.Look.AS_IS
-                                .withLighten(0.3)
-                                .withTint(0.1)
-                                .withSaturation(0.5)
-                                .withOneField(true),
-                        true,
-                        true,
-                        true,
-                        Footage.Where.BESIDE_BOARD,
-                        "from the harbour, for study only")))
-                .withSounds(List.of(new SoundClip(
-                        "sound-1",
-                        "line",
-                        folder.resolve("line.wav").toString(),
-                        1.5,
-                        -6,
-                        true,
-                        new SoundClip.Trim(0.25, 0.5),
-                        "footage-1",
-                        new SoundClip.Fade(0.125, 0.75),
-                        true)))
-                .withMouthPlace(new MouthPlace(100.5, 60, 24, true))
-                .withCues(List.of(new Cue("cue-1", "clink", 1.25)))
-                .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(6, Mark.Kind.BREAKDOWN)));
-        Shot spoken = SpeechEdits.addWord(new Word("word-1", "now", 0.1, 0.45).withSpeaker("Ada"))
-                .change()
-                .apply(shot);
-        return SpeechEdits.speaker("Bo")
-                .change()
-                .apply(SpeechEdits.speaker("Ada").change().apply(spoken));
+        return FullShot.of(folder);
     }
 
     private Path saved(Shot shot) throws UnwritableException {
@@ -390,19 +268,62 @@ class ShotFileTest {
     }
 
     @Test
-    void workThatWasNotSavedComesBackEqual() throws Exception {
+    void aLockWhoseProcessNumberIsInUseAgainIsTakenOver() throws Exception {
         Path file = saved(full());
-        Recovery recovery = Recovery.beside(file);
-        recovery.keep(full());
-        Shot later = full().withName("later")
-                .withLevel(
-                        Shots.LEVEL,
-                        level -> level.with(level.drawing(2).orElseThrow().plus(Shots.line(3, 3, 9, 9))));
-        recovery.keep(later);
-        Recovery afterCrash = Recovery.beside(file);
-        assertThat(afterCrash.exists()).isTrue();
-        assertThat(afterCrash.read()).isEqualTo(later);
-        afterCrash.discard();
-        assertThat(Recovery.beside(file).exists()).isFalse();
+        Path lock = folder.resolve(".shot.chalk.open");
+        ShotLock mine = ShotLock.take(file).lock().orElseThrow();
+        String text = Files.readString(lock);
+        mine.close();
+        long started =
+                ProcessHandle.current().info().startInstant().orElseThrow().toEpochMilli();
+        Files.writeString(lock, text.replace("\"started\":" + started, "\"started\":" + (started - 60_000)));
+        ShotLock.Taken taken = ShotLock.take(file);
+        assertThat(taken.lock()).isPresent();
+        taken.lock().orElseThrow().close();
+    }
+
+    @Test
+    void anEmptyLockOfAFullDiskIsTakenOver() throws Exception {
+        Path file = saved(full());
+        Files.write(folder.resolve(".shot.chalk.open"), new byte[0]);
+        ShotLock.Taken taken = ShotLock.take(file);
+        assertThat(taken.lock()).isPresent();
+        taken.lock().orElseThrow().close();
+    }
+
+    @Test
+    void aLockOfAnotherMachineIsAskedAbout() throws Exception {
+        Path file = saved(full());
+        Files.writeString(
+                folder.resolve(".shot.chalk.open"),
+                "{\"user\":\"ada\",\"host\":\"quay\",\"machine\":\"another\",\"process\":1,\"started\":5}");
+        ShotLock.Taken taken = ShotLock.take(file);
+        assertThat(taken.lock()).isEmpty();
+        assertThat(taken.holder()).contains("ada on quay");
+        assertThat(taken.mayBeLeft()).isTrue();
+        taken = ShotLock.takeOver(file);
+        assertThat(taken.lock()).isPresent();
+        taken.lock().orElseThrow().close();
+    }
+
+    @Test
+    void aSaveKeepsLinksAndModes() throws Exception {
+        Path file = saved(full());
+        Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-------"));
+        Path link = Files.createSymbolicLink(folder.resolve("link.chalk"), file);
+        ShotFile.fresh().save(full().withName("later"), link);
+        assertThat(Files.isSymbolicLink(link)).isTrue();
+        assertThat(ShotFile.open(file).shot().name()).isEqualTo("later");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
+                .isEqualTo("rw-------");
+    }
+
+    @Test
+    void whatASaveThatWasCutShortLeftIsRemoved() throws Exception {
+        Path file = saved(full());
+        Path left = Files.write(folder.resolve(".shot.chalk.saving"), new byte[9]);
+        ShotFile.tidy(file);
+        assertThat(left).doesNotExist();
+        assertThat(ShotFile.open(file).shot()).isEqualTo(full());
     }
 }

@@ -1,0 +1,125 @@
+package chalktrace.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import chalktrace.app.testing.BareSession;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.testing.Shots;
+import chalktrace.media.file.ShotFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.framework.junit5.ApplicationExtension;
+
+/** Two sessions of one shot, as two windows have it, and what each may do to the other's file and unsaved work. */
+@ExtendWith(ApplicationExtension.class)
+class ShelfTest {
+
+    @TempDir
+    Path folder;
+
+    private Path file;
+    private BareSession bare;
+
+    @BeforeEach
+    void open() throws Exception {
+        file = folder.resolve("shot.chalk");
+        ShotFile.fresh().save(Shots.empty(), file);
+        bare = new BareSession(folder.resolve("state"), Shots.empty());
+        open(bare);
+    }
+
+    @AfterEach
+    void close() {
+        bare.close();
+    }
+
+    private void open(BareSession session) {
+        session.run(() -> session.session.shelf().open(file, found -> {}));
+        session.await(
+                () -> file.equals(session.session.document().pathProperty().get()));
+    }
+
+    private static void rename(BareSession session, String name) {
+        session.run(() -> session.session.document().apply(new Edit("name", shot -> shot.withName(name))));
+    }
+
+    private List<Path> journals() throws IOException {
+        Path all = folder.resolve(".shot.chalk.recovery");
+        if (!Files.exists(all)) {
+            return List.of();
+        }
+        try (Stream<Path> walk = Files.walk(all)) {
+            return walk.filter(path -> path.getFileName().toString().startsWith("journal-"))
+                    .filter(path -> path.toFile().length() > 0)
+                    .toList();
+        }
+    }
+
+    private void awaitIdle(BareSession session) {
+        session.await(() -> session.session.jobs().running().isEmpty());
+    }
+
+    @Test
+    void aChangeIsKeptAndASaveNeedsItNoMore() {
+        rename(bare, "one");
+        bare.await(() -> journals().size() == 1);
+        bare.run(() -> bare.session.shelf().save(file, () -> {}));
+        bare.await(() -> journals().isEmpty());
+        rename(bare, "two");
+        bare.await(() -> journals().size() == 1);
+    }
+
+    @Test
+    void aSecondWindowThatOnlyLooksTouchesNothingOfTheFirst() throws Exception {
+        rename(bare, "mine");
+        bare.await(() -> journals().size() == 1);
+        Path mine = journals().get(0);
+        byte[] kept = Files.readAllBytes(mine);
+        try (BareSession second = new BareSession(folder.resolve("state"), Shots.empty())) {
+            open(second);
+            assertThat(second.get(() ->
+                            second.session.document().whyReadOnlyProperty().get()))
+                    .contains("is open by");
+            rename(second, "theirs");
+            second.await(() -> journals().size() == 2);
+            second.run(() -> second.session.shelf().save(file, () -> {}));
+            awaitIdle(second);
+            assertThat(ShotFile.open(file).shot().name()).isEqualTo("test");
+            assertThat(second.get(() ->
+                            second.session.notices().latestProperty().get().problem()))
+                    .isTrue();
+        }
+        assertThat(journals()).containsExactly(mine);
+        assertThat(Files.readAllBytes(mine)).isEqualTo(kept);
+    }
+
+    @Test
+    void aNewShotThatIsStartedWhileTheOldOneIsSavedHasNoPath() throws Exception {
+        Shot large = Shots.empty().withLevel(Shots.LEVEL, level -> {
+            Drawing drawing = Drawing.empty(1);
+            for (int i = 0; i < 3000; i++) {
+                drawing = drawing.plus(Shots.line(i, 1, 2, 3));
+            }
+            return level.with(drawing);
+        });
+        bare.run(() -> {
+            bare.session.document().apply(new Edit("draw", shot -> large.withName("large")));
+            bare.session.shelf().save(file, () -> {});
+            bare.session.shelf().startNew(Shots.empty());
+        });
+        awaitIdle(bare);
+        assertThat(ShotFile.open(file).shot().name()).isEqualTo("large");
+        assertThat(bare.get(() -> bare.session.document().pathProperty().get())).isNull();
+        assertThat(bare.shot().name()).isEqualTo("test");
+    }
+}

@@ -1,0 +1,373 @@
+package chalktrace.media.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.TimingEdits;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.testing.Shots;
+import chalktrace.media.testing.FullShot;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.FileTime;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Unsaved work comes back as it was at its last commit, whatever the machine did to the rest. */
+class JournalTest {
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    @TempDir
+    Path folder;
+
+    private Path file;
+    private Path otherwise;
+    private Shot opened;
+
+    @BeforeEach
+    void save() throws Exception {
+        file = folder.resolve("shot.chalk");
+        otherwise = folder.resolve("state");
+        ShotFile.fresh().save(FullShot.of(folder), file);
+        opened = ShotFile.open(file).shot();
+    }
+
+    /** Many different edits, as a person makes them, from a seed that is printed. */
+    private static List<Shot> edited(Shot start, int count) {
+        long seed = System.nanoTime();
+        System.out.println("edits of seed " + seed);
+        Random random = new Random(seed);
+        List<Shot> all = new ArrayList<>();
+        Shot shot = start;
+        for (int i = 0; i < count; i++) {
+            shot = edit(shot, random, i).change().apply(shot);
+            all.add(shot);
+        }
+        return all;
+    }
+
+    private static Edit edit(Shot shot, Random random, int i) {
+        Level level = shot.levels().get(random.nextInt(shot.levels().size()));
+        return switch (random.nextInt(7)) {
+            case 0 -> new Edit("name", s -> s.withName("name " + i));
+            case 1 -> new Edit("mark", s -> s.withMarks(List.of(new Mark(random.nextInt(40), Mark.Kind.KEY))));
+            case 2 ->
+                new Edit(
+                        "new level",
+                        s -> s.withLevels(Stream.concat(
+                                        s.levels().stream(), Stream.of(Level.empty(s.newId("level"), "more " + i)))
+                                .toList()));
+            case 3 ->
+                new Edit(
+                        "drop a level",
+                        s -> s.levels().size() < 2
+                                ? s
+                                : s.withLevels(s.levels().subList(0, s.levels().size() - 1)));
+            case 4 ->
+                new Edit(
+                        "drop a drawing",
+                        s -> s.withLevel(
+                                level.id(),
+                                l -> new Level(
+                                        l.id(),
+                                        l.name(),
+                                        l.visible(),
+                                        l.locked(),
+                                        l.opacity(),
+                                        l.style(),
+                                        List.of(),
+                                        Exposures.NONE)));
+            case 5 -> TimingEdits.insertFrames(List.of(level.id()), random.nextInt(9), 1 + random.nextInt(3));
+            default -> new Edit("draw", s -> s.withLevel(level.id(), l -> drawn(l, 1 + random.nextInt(3), i)));
+        };
+    }
+
+    private static Level drawn(Level level, int number, int i) {
+        Drawing drawing = level.drawing(number).orElse(Drawing.empty(number)).plus(Shots.line(i, 3, 9, 9 + i));
+        return level.with(drawing).with(level.exposures().with(Exposure.of(number * 3, 2, number)));
+    }
+
+    private Journal journal() throws IOException {
+        return Journal.of(file, opened, otherwise);
+    }
+
+    /** What would be found after this session's process had ended. */
+    private static Leftover left(Path session) throws Exception {
+        ObjectNode written = (ObjectNode) JSON.readTree(Files.readAllBytes(session.resolve(Journal.SESSION)));
+        Files.write(
+                session.resolve(Journal.SESSION),
+                JSON.writeValueAsBytes(
+                        written.put("started", written.path("started").asLong() - 60_000)));
+        return Leftover.of(Path.of(written.path("shot").asText()), session.getParent()).stream()
+                .filter(one -> one.folder().equals(session))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void cutAfterAnyWriteTheLastCommitComesBack() throws Exception {
+        Journal journal = journal();
+        List<Shot> shots = edited(opened, 60);
+        List<Long> ends = new ArrayList<>();
+        Path records = journal.folder().resolve("journal-1");
+        for (Shot shot : shots) {
+            journal.keep(shot, false);
+            ends.add(Files.size(records));
+        }
+        journal.close();
+        byte[] whole = Files.readAllBytes(records);
+        Leftover left = left(journal.folder());
+        Random random = new Random(whole.length);
+        for (int round = 0; round < 120; round++) {
+            int length = round < ends.size() ? ends.get(round).intValue() : random.nextInt(whole.length);
+            Files.write(records, Arrays.copyOf(whole, length));
+            int kept = (int) ends.stream().filter(end -> end <= length).count();
+            Leftover.Recovered recovered = left.recover();
+            assertThat(recovered.missing()).isEmpty();
+            assertThat(recovered.shot()).as("cut at " + length).isEqualTo(kept == 0 ? opened : shots.get(kept - 1));
+        }
+    }
+
+    @Test
+    void whatWasKeptIsForcedToTheDiskBeforeItReturns() throws Exception {
+        List<Long> forced = new ArrayList<>();
+        Journal.Disk disk = new Journal.Disk() {
+            @Override
+            public void force(FileChannel channel) throws IOException {
+                channel.force(true);
+                forced.add(channel.size());
+            }
+        };
+        Journal journal = Journal.of(disk, file, opened, otherwise);
+        for (Shot shot : edited(opened, 10)) {
+            journal.keep(shot, false);
+            assertThat(forced.get(forced.size() - 1))
+                    .isEqualTo(Files.size(journal.folder().resolve("journal-1")));
+        }
+        journal.close();
+    }
+
+    @Test
+    void aFullDiskIsSaidAndWhatWasKeptBeforeStaysAndTheNextOneGoesOn() throws Exception {
+        boolean[] full = new boolean[1];
+        Journal.Disk disk = new Journal.Disk() {
+            @Override
+            public void write(FileChannel channel, ByteBuffer bytes) throws IOException {
+                if (full[0]) {
+                    bytes.limit(bytes.limit() / 2);
+                    channel.write(bytes);
+                    throw new IOException("No space left on device");
+                }
+                Journal.Disk.super.write(channel, bytes);
+            }
+        };
+        Journal journal = Journal.of(disk, file, opened, otherwise);
+        Shot first = opened.withName("first");
+        Shot second = first.withMarks(List.of(new Mark(3, Mark.Kind.KEY)));
+        journal.keep(first, false);
+        full[0] = true;
+        assertThatThrownBy(() -> journal.keep(second, false)).hasMessageContaining("No space left");
+        Leftover left = left(journal.folder());
+        assertThat(left.recover().shot()).isEqualTo(first);
+        full[0] = false;
+        journal.keep(second, false);
+        assertThat(left.recover().shot()).isEqualTo(second);
+        assertThat(left.recover().missing()).isEmpty();
+        journal.close();
+    }
+
+    @Test
+    void ofADamagedJournalAllThatIsWholeComesBackAndTheRestIsNamed() throws Exception {
+        Journal journal = journal();
+        Shot one = opened.withLevel(Shots.LEVEL, level -> drawn(level, 1, 5));
+        Shot two = one.withLevel(Shots.LEVEL, level -> drawn(level, 2, 6));
+        journal.keep(one, false);
+        Path records = journal.folder().resolve("journal-1");
+        int damaged = (int) Files.size(records) + 40;
+        journal.keep(two, false);
+        journal.keep(two.withName("named after that"), false);
+        journal.close();
+        byte[] bytes = Files.readAllBytes(records);
+        bytes[damaged] ^= 0x55;
+        Files.write(records, bytes);
+        Leftover.Recovered recovered = left(journal.folder()).recover();
+        assertThat(recovered.missing()).hasSize(1);
+        assertThat(recovered.shot().name()).isEqualTo("named after that");
+        assertThat(Shots.level(recovered.shot()).drawing(1))
+                .isEqualTo(Shots.level(one).drawing(1));
+    }
+
+    @Test
+    void aDrawingThatCanNotBeReadIsLeftOutAndNamed() throws Exception {
+        Journal journal = journal();
+        journal.keep(opened.withName("later"), false);
+        journal.close();
+        Leftover left = left(journal.folder());
+        byte[] base = Files.readAllBytes(journal.folder().resolve("base-1"));
+        // The link would lead to the saved file itself.
+        Files.delete(journal.folder().resolve("base-1"));
+        int at = new String(base, StandardCharsets.ISO_8859_1).indexOf("drawings/level-1/1.svg") + 120;
+        base[at] ^= 0x55;
+        Files.write(journal.folder().resolve("base-1"), base);
+        Leftover.Recovered recovered = left.recover();
+        assertThat(recovered.shot().name()).isEqualTo("later");
+        assertThat(recovered.missing()).singleElement().asString().contains("drawing 1");
+        assertThat(Shots.level(recovered.shot()).drawing(2))
+                .isEqualTo(Shots.level(opened).drawing(2));
+    }
+
+    @Test
+    void anotherSessionOnTheSameShotIsNeitherListedNorTouchedWhileItRuns() throws Exception {
+        Journal first = journal();
+        first.keep(opened.withName("first"), false);
+        Journal looking = journal();
+        assertThat(Leftover.of(file, otherwise)).isEmpty();
+        looking.discard();
+        assertThat(left(first.folder()).recover().shot().name()).isEqualTo("first");
+        first.close();
+    }
+
+    @Test
+    void severalThatWereLeftAreListedTheLatestFirst() throws Exception {
+        for (String name : List.of("one", "two", "three")) {
+            Journal journal = journal();
+            journal.keep(opened.withName(name), false);
+            journal.close();
+            left(journal.folder());
+            Files.setLastModifiedTime(
+                    journal.folder().resolve("journal-1"), FileTime.fromMillis(1_000_000L * name.length()));
+        }
+        List<Leftover> all = Leftover.of(file, otherwise);
+        assertThat(all).hasSize(3);
+        assertThat(all.get(0).recover().shot().name()).isEqualTo("three");
+    }
+
+    @Test
+    void savingPutsTheFileUnderWhatIsKeptAndWhatEqualsItIsNotOffered() throws Exception {
+        Journal journal = journal();
+        Shot saved = opened.withName("saved");
+        Shot after = saved.withMarks(List.of());
+        journal.keep(saved, false);
+        ShotFile.fresh().save(saved, file);
+        journal.saved(saved);
+        assertThat(Files.size(journal.folder().resolve("journal-2"))).isZero();
+        journal.keep(after, false);
+        assertThat(left(journal.folder()).recover().shot()).isEqualTo(after);
+        journal.keep(saved, true);
+        journal.close();
+        assertThat(Leftover.of(file, otherwise)).isEmpty();
+    }
+
+    @Test
+    void aFileThatSomeoneElseChangedIsNoticedAndItsOldStateStaysUnderTheWork() throws Exception {
+        Journal journal = journal();
+        Shot mine = opened.withName("mine");
+        journal.keep(mine, false);
+        journal.close();
+        Leftover left = left(journal.folder());
+        assertThat(left.fileHasChanged()).isFalse();
+        ShotFile.fresh().save(opened.withLevels(List.of()).withCycles(List.of()), file);
+        Files.setLastModifiedTime(file, FileTime.fromMillis(99));
+        assertThat(left.fileHasChanged()).isTrue();
+        assertThat(left.recover().shot()).isEqualTo(mine);
+    }
+
+    @Test
+    void aShotThatWasNeverSavedComesBackWhole() throws Exception {
+        Journal journal = Journal.untitled(folder.resolve("unsaved"));
+        journal.keep(opened, false);
+        journal.keep(opened.withName("later"), false);
+        journal.close();
+        ObjectNode session =
+                (ObjectNode) JSON.readTree(Files.readAllBytes(journal.folder().resolve(Journal.SESSION)));
+        Files.write(
+                journal.folder().resolve(Journal.SESSION),
+                JSON.writeValueAsBytes(
+                        session.put("started", session.path("started").asLong() - 60_000)));
+        assertThat(Leftover.untitled(folder.resolve("unsaved")))
+                .singleElement()
+                .satisfies(left -> assertThat(left.recover().shot()).isEqualTo(opened.withName("later")));
+    }
+
+    @Test
+    void aFolderThatCanNotBeWrittenToHasItsJournalElsewhere() throws Exception {
+        Files.write(folder.resolve(".shot.chalk.recovery"), new byte[0]);
+        Journal journal = journal();
+        journal.keep(opened.withName("later"), false);
+        journal.close();
+        assertThat(journal.folder().getParent()).isEqualTo(otherwise.toAbsolutePath());
+        assertThat(left(journal.folder()).recover().shot().name()).isEqualTo("later");
+    }
+
+    @Test
+    void aLongSessionIsFoldedAndLosesNothing() throws Exception {
+        Journal journal = Journal.of(
+                new Journal.Disk() {
+                    @Override
+                    public long large() {
+                        return 1 << 20;
+                    }
+                },
+                file,
+                opened,
+                otherwise);
+        Drawing heavy = Drawing.empty(1);
+        for (int i = 0; i < 400; i++) {
+            heavy = heavy.plus(Shots.line(i, i * 0.37, 1000 - i, i * 0.11));
+        }
+        Shot shot = opened;
+        long most = 0;
+        for (int i = 0; i < 90; i++) {
+            Drawing next = heavy.plus(Shots.line(i, 1, 2, 3));
+            shot = shot.withLevel(Shots.LEVEL, level -> level.with(next));
+            journal.keep(shot, false);
+            most = Math.max(most, Files.size(journal.folder().resolve("journal-1")));
+        }
+        journal.close();
+        long written = 90L * DrawingSvg.write(heavy, shot.setup().size(), shot::chalk).length;
+        assertThat(most).isLessThan(written * 3 / 4).isGreaterThan(1 << 19);
+        assertThat(left(journal.folder()).recover().shot()).isEqualTo(shot);
+    }
+
+    @Test
+    void whatIsKeptCostsWhatChangedAndNotTheShot() throws Exception {
+        Level crowd = Level.empty("crowd", "crowd");
+        List<Drawing> drawings = new ArrayList<>();
+        for (int i = 1; i <= 2000; i++) {
+            drawings.add(new Drawing(i, List.of(Shots.line(i, 0, 0, i))));
+        }
+        Level full = new Level(
+                crowd.id(), crowd.name(), true, false, 1, crowd.style(), drawings, Exposures.of(Exposure.of(0, 9, 1)));
+        Path large = folder.resolve("large.chalk");
+        ShotFile.fresh().save(opened.withLevels(List.of(full)).withCycles(List.of()), large);
+        Shot start = ShotFile.open(large).shot();
+        Journal journal = Journal.of(large, start, otherwise);
+        journal.keep(start.withLevel("crowd", level -> drawn(level, 7, 1)), false);
+        assertThat(Files.size(journal.folder().resolve("journal-1"))).isLessThan(4000);
+        journal.close();
+        Files.deleteIfExists(large);
+        Files.copy(journal.folder().resolve("base-1"), large, StandardCopyOption.REPLACE_EXISTING);
+        assertThat(left(journal.folder()).recover().shot().levels().get(0).drawings())
+                .hasSize(2000);
+    }
+}

@@ -1,0 +1,138 @@
+package chalktrace.media.testing;
+
+import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.fill.Contours;
+import chalktrace.core.fill.Fill;
+import chalktrace.core.guide.Guide;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Pixels;
+import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.LevelGroup;
+import chalktrace.core.shot.LevelStyle;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.PastedPicture;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Region;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.StillView;
+import chalktrace.core.shot.Word;
+import chalktrace.core.stroke.Curve;
+import chalktrace.core.stroke.LineShape;
+import chalktrace.core.stroke.PressureCurve;
+import chalktrace.core.stroke.Stroke;
+import chalktrace.core.testing.Shots;
+import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRange;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/** A shot that uses everything that a file can hold. */
+public final class FullShot {
+
+    private FullShot() {}
+
+    /** @param folder in which its footage and sound would lie */
+    public static Shot of(Path folder) {
+        Shot shot = Shots.showing(
+                        Exposure.of(0, 4, 1),
+                        Exposure.of(4, 2, Exposure.BLANK),
+                        new Exposure(
+                                6,
+                                3,
+                                2,
+                                Placement.AS_IS
+                                        .withPosition(1.25, -3)
+                                        .withScale(0.5)
+                                        .withDegrees(7.5)))
+                .withLevel(Shots.LEVEL, level -> level.with(level.drawing(1)
+                                .orElseThrow()
+                                .plus(new Stroke(
+                                        "chalk-2",
+                                        Curve.of(0.125, -40.5, 0.333, 1e3, 2, 0.5, 3, 4, 0, 5, 6, 1),
+                                        "left \u00e9ar"))
+                                .plus(new Fill(
+                                        "chalk-3",
+                                        Contours.of(List.of(
+                                                new double[] {0, 0, 40.25, 0, 20, 30.5},
+                                                new double[] {10, 2, 30, 2, 20, 12}))))
+                                .plus(new PastedPicture(
+                                        new Pixels(new PictureSize(2, 1), new int[] {0x7F102030, 0xFFFFFFFF}),
+                                        0.5,
+                                        0.125,
+                                        -0.25,
+                                        2,
+                                        7.5,
+                                        -3)))
+                        .withStyle(new LevelStyle(
+                                LevelStyle.Role.SHADOW,
+                                Optional.of("level-9"),
+                                Optional.of(new Rgb(1, 2, 254)),
+                                true,
+                                true,
+                                false)))
+                .withChalks(List.of(
+                        new Chalk(
+                                "chalk-1",
+                                "reed",
+                                new Rgb(0xF2, 0xD1, 0x3C),
+                                new LineShape(
+                                        3.5, 0.1, 12, LineShape.Tip.DRY, 0.3, new PressureCurve(0.1, 0.2, 0.3, 0.9)),
+                                0.75,
+                                Chalk.Role.BOUNDARY),
+                        new Chalk("chalk-2", "soot", new Rgb(0, 0, 0), 4, 1)))
+                .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), true, false, 0.75, true)))
+                .withGuides(List.of(
+                        new Guide("guide-1", Guide.Kind.FLOOR, List.of(new Guide.Spot(4.5, -3))),
+                        new Guide(
+                                "guide-2",
+                                Guide.Kind.TWO_POINTS,
+                                List.of(new Guide.Spot(-900.25, 40), new Guide.Spot(1e5, 41)))))
+                .withFootage(List.of(new Footage(
+                        "footage-1",
+                        "\u8336 clip",
+                        folder.resolve("media/clip.mp4").toString(),
+                        new Conform(2, 1, 90, 2, Conform.Pace.KEEP_TIME),
+                        Optional.of(FrameRange.of(3, 12)),
+                        List.of(
+                                new StillView(0, 4, Region.WHOLE),
+                                new StillView(7, 5, new Region(0.25, 0, 0.5, 0.125))),
+                        Placement.AS_IS.withOpacity(0.4),
+                        Footage.Look.AS_IS
+                                .withLighten(0.3)
+                                .withTint(0.1)
+                                .withSaturation(0.5)
+                                .withOneField(true),
+                        true,
+                        true,
+                        true,
+                        Footage.Where.BESIDE_BOARD,
+                        "from the harbour, for study only")))
+                .withSounds(List.of(new SoundClip(
+                        "sound-1",
+                        "line",
+                        folder.resolve("line.wav").toString(),
+                        1.5,
+                        -6,
+                        true,
+                        new SoundClip.Trim(0.25, 0.5),
+                        "footage-1",
+                        new SoundClip.Fade(0.125, 0.75),
+                        true)))
+                .withMouthPlace(new MouthPlace(100.5, 60, 24, true))
+                .withCues(List.of(new Cue("cue-1", "clink", 1.25)))
+                .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(6, Mark.Kind.BREAKDOWN)));
+        Shot spoken = SpeechEdits.addWord(new Word("word-1", "now", 0.1, 0.45).withSpeaker("Ada"))
+                .change()
+                .apply(shot);
+        return SpeechEdits.speaker("Bo")
+                .change()
+                .apply(SpeechEdits.speaker("Ada").change().apply(spoken));
+    }
+}
