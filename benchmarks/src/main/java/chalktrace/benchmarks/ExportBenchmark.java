@@ -9,7 +9,8 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.Progress;
 import chalktrace.media.codec.MovieEncoder;
-import chalktrace.media.export.ShotExport;
+import chalktrace.media.export.Exporter;
+import chalktrace.media.export.Exporters;
 import chalktrace.media.export.ShotSources;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -62,7 +63,7 @@ public class ExportBenchmark {
 
     @Benchmark
     public void wholeExport() throws Exception {
-        new ShotExport(shot, true, Progress.NONE).movie(target);
+        Exporters.forFile(".mp4").orElseThrow().write(shot, target, new Exporter.Choices(true), Progress.NONE);
     }
 
     @Benchmark

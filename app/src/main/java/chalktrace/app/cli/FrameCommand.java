@@ -11,7 +11,7 @@ import chalktrace.core.render.Scene;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Placement;
 import chalktrace.media.UnwritableException;
-import chalktrace.media.export.ShotExport;
+import chalktrace.media.export.PngFiles;
 import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import java.io.IOException;
@@ -66,7 +66,7 @@ final class FrameCommand implements Callable<Integer> {
 
     private void write(int[] pixels, PictureSize size) throws UnwritableException {
         try {
-            ShotExport.png(pixels, size, target);
+            PngFiles.write(pixels, size, target);
         } catch (IOException e) {
             throw UnwritableException.of(target, "written", "Choose another place for it.", e);
         }

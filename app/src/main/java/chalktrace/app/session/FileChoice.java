@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.media.export.Exporter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -13,15 +14,13 @@ public interface FileChoice {
 
     Optional<List<Path>> openMedia();
 
-    Optional<Path> saveMovie(String suggestedName);
+    /** Where an export goes: a file of one of its endings, or a folder. */
+    Optional<Path> export(Exporter exporter, String suggestedName);
 
     /** An SVG drawing or a PNG picture. */
     Optional<Path> openDrawing();
 
     Optional<Path> saveDrawing(String suggestedName);
-
-    /** Where the exposure sheet goes, as PDF or CSV by its ending. */
-    Optional<Path> saveSheet(String suggestedName);
 
     /** Words, phones, mouths and cues as CSV, JSON, WebVTT or TextGrid, by the ending. */
     Optional<Path> openTable();

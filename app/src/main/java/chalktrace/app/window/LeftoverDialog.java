@@ -6,9 +6,11 @@ import chalktrace.app.session.Shelf;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FrameComposer;
+import chalktrace.core.render.PixelTile;
 import chalktrace.core.render.RasterCache;
 import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
+import chalktrace.core.render.Viewpoint;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
 import java.time.Instant;
@@ -123,16 +125,26 @@ final class LeftoverDialog extends Dialog<Void> {
                 .mapToInt(Exposure::start)
                 .min()
                 .orElse(0);
-        int width = shot.setup().size().width();
-        int height = shot.setup().size().height();
+        double scale = PICTURE_WIDTH / shot.setup().size().width();
+        int width = (int) PICTURE_WIDTH;
+        int height = Math.max(1, (int) Math.round(scale * shot.setup().size().height()));
+        Viewpoint small = new Viewpoint(scale, 0, 0, 0, width, height);
         ImageView view = new ImageView();
-        view.setFitWidth(PICTURE_WIDTH);
-        view.setFitHeight(PICTURE_WIDTH * height / width);
         session.jobs()
                 .runQuietly(
-                        job -> new FrameComposer(new RasterCache(0), Rgb.WHITE)
-                                .composeWhole(Scenes.of(
-                                        shot, frame, SceneOptions.export(false), (clip, at) -> Optional.empty())),
+                        job -> {
+                            int[] pixels = new int[width * height];
+                            new FrameComposer(new RasterCache(0), Rgb.WHITE)
+                                    .compose(
+                                            Scenes.of(
+                                                    shot,
+                                                    frame,
+                                                    SceneOptions.export(false),
+                                                    (clip, at) -> Optional.empty()),
+                                            small,
+                                            PixelTile.whole(pixels, width, height));
+                            return pixels;
+                        },
                         pixels -> {
                             WritableImage image = new WritableImage(width, height);
                             image.getPixelWriter()

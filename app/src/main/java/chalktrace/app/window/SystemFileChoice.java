@@ -1,6 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.app.session.FileChoice;
+import chalktrace.media.export.Exporter;
 import chalktrace.media.file.ShotFile;
 import java.io.File;
 import java.nio.file.Path;
@@ -44,8 +45,15 @@ final class SystemFileChoice implements FileChoice {
     }
 
     @Override
-    public Optional<Path> saveMovie(String suggestedName) {
-        return saved(suggestedName, chooser("Write a movie", "Movies", "*.mp4"));
+    public Optional<Path> export(Exporter exporter, String suggestedName) {
+        if (exporter.endings().isEmpty()) {
+            return folder("Choose a folder: " + exporter.title());
+        }
+        String[] patterns =
+                exporter.endings().stream().map(ending -> "*" + ending).toArray(String[]::new);
+        return saved(
+                suggestedName + exporter.endings().get(0),
+                chooser("Export: " + exporter.title(), exporter.title(), patterns));
     }
 
     @Override
@@ -57,11 +65,6 @@ final class SystemFileChoice implements FileChoice {
     @Override
     public Optional<Path> saveDrawing(String suggestedName) {
         return saved(suggestedName, chooser("Save the drawing", "SVG drawings", "*.svg"));
-    }
-
-    @Override
-    public Optional<Path> saveSheet(String suggestedName) {
-        return saved(suggestedName, chooser("Write the exposure sheet", "Sheets", "*.pdf", "*.csv"));
     }
 
     @Override

@@ -2,7 +2,7 @@ package chalktrace.app.window;
 
 import chalktrace.app.session.Session;
 import chalktrace.core.picture.PictureSize;
-import chalktrace.media.export.ShotExport;
+import chalktrace.media.export.PngFiles;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.function.BooleanSupplier;
@@ -65,7 +65,7 @@ final class WindowPicture {
         int[] pixels = new int[width * height];
         image.getPixelReader().getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
         try {
-            ShotExport.png(pixels, new PictureSize(width, height), target);
+            PngFiles.write(pixels, new PictureSize(width, height), target);
             System.out.println("A picture of the window is in " + target.toAbsolutePath());
         } catch (IOException e) {
             System.err.println("chalk: the picture of the window could not be written: " + e.getMessage());

@@ -6,7 +6,7 @@ import chalktrace.app.session.OpenFootage.Found;
 import chalktrace.app.session.OpenFootage.Origin;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.Progress;
-import chalktrace.media.export.ShotExport;
+import chalktrace.media.export.PngFiles;
 import chalktrace.media.footage.FrameCache;
 import chalktrace.media.footage.Proxy;
 import chalktrace.media.footage.ProxyMaker;
@@ -110,7 +110,7 @@ class OpenFootageTest {
     @Test
     void forAMissingPictureTheOneBeforeStandsInAndSaysWhy() throws Exception {
         for (int n : new int[] {1, 2, 4}) {
-            ShotExport.png(Clips.picture(n), Clips.SIZE, folder.resolve("run." + n + ".png"));
+            PngFiles.write(Clips.picture(n), Clips.SIZE, folder.resolve("run." + n + ".png"));
         }
         open(folder.resolve("run.1.png"));
         Found found = await(2, true, false, Origin.NEIGHBOUR);

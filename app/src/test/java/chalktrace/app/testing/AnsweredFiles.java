@@ -1,8 +1,11 @@
 package chalktrace.app.testing;
 
 import chalktrace.app.session.FileChoice;
+import chalktrace.media.export.Exporter;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Answers questions for files in the person's place. */
@@ -11,10 +14,9 @@ public final class AnsweredFiles implements FileChoice {
     public Path shot;
     public Path saveAs;
     public Path media;
-    public Path movie;
+    public final Map<String, Path> exports = new HashMap<>();
     public Path folder;
     public Path drawing;
-    public Path sheet;
     public Path table;
     public Path chart;
     public Path sound;
@@ -35,8 +37,8 @@ public final class AnsweredFiles implements FileChoice {
     }
 
     @Override
-    public Optional<Path> saveMovie(String suggestedName) {
-        return Optional.ofNullable(movie);
+    public Optional<Path> export(Exporter exporter, String suggestedName) {
+        return Optional.ofNullable(exporter.endings().isEmpty() ? folder : exports.get(exporter.id()));
     }
 
     @Override
@@ -47,11 +49,6 @@ public final class AnsweredFiles implements FileChoice {
     @Override
     public Optional<Path> saveDrawing(String suggestedName) {
         return Optional.ofNullable(drawing);
-    }
-
-    @Override
-    public Optional<Path> saveSheet(String suggestedName) {
-        return Optional.ofNullable(sheet);
     }
 
     @Override

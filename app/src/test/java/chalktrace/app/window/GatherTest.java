@@ -16,7 +16,7 @@ import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.StillView;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
-import chalktrace.media.export.ShotExport;
+import chalktrace.media.export.PngFiles;
 import chalktrace.media.testing.Clips;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -124,7 +124,7 @@ class GatherTest {
     @Test
     void aPictureThatIsMissingFromARunIsToldAndTheOneBeforeShows(FxRobot robot) throws Exception {
         for (int n : new int[] {1, 2, 3, 6, 7}) {
-            ShotExport.png(Clips.picture(n), Clips.SIZE, folder.resolve("run." + n + ".png"));
+            PngFiles.write(Clips.picture(n), Clips.SIZE, folder.resolve("run." + n + ".png"));
         }
         robot.interact(() -> window.workbench.drop(List.of(folder.resolve("run.3.png"))));
         window.await(() -> shot().footage().size() == 1);
@@ -186,7 +186,7 @@ class GatherTest {
     @Test
     void aPoseOfASheetStandsBesideTheBoardAnotherFromALaterFrameOn(FxRobot robot) throws Exception {
         Path sheet = folder.resolve("poses.png");
-        ShotExport.png(Clips.picture(5), Clips.SIZE, sheet);
+        PngFiles.write(Clips.picture(5), Clips.SIZE, sheet);
         robot.interact(() -> window.workbench.drop(List.of(sheet)));
         window.await(() -> shot().footage().size() == 1);
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));

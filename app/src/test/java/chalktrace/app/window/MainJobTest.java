@@ -70,10 +70,10 @@ class MainJobTest {
                 .as("it is still ours")
                 .isNull();
 
-        window.files.movie = folder.resolve("out.mp4");
+        window.files.exports.put("movie", folder.resolve("out.mp4"));
         window.click(robot, "step-finish");
         window.clickText(robot, "Movie (MP4)");
-        window.await(() -> Files.exists(window.files.movie));
+        window.await(() -> Files.exists(window.files.exports.get("movie")));
         window.awaitSettled();
         assertStrokeIsOnItsFramesOnly(stroke);
         assertClinkIsOnItsFrame();
@@ -151,7 +151,7 @@ class MainJobTest {
         Curve curve = stroke.curve();
         int middle = 3 * (curve.segments() / 2);
         int yellow = window.session.shot().chalk(stroke.chalk()).color().argb();
-        try (VideoClip movie = VideoClip.open(window.files.movie)) {
+        try (VideoClip movie = VideoClip.open(window.files.exports.get("movie"))) {
             assertThat(movie.times().count()).isEqualTo(192);
             for (int frame = FREE_FRAME - 2; frame < FREE_FRAME + 4; frame++) {
                 int word = movie.picture(frame).argbAt(curve.x(middle) - 0.5, curve.y(middle) - 0.5);
@@ -163,7 +163,7 @@ class MainJobTest {
 
     /** The clink is the only thing above 4 kHz before the line starts: its onset is where that energy leaps. */
     private void assertClinkIsOnItsFrame() throws Exception {
-        PcmBuffer sound = SoundFiles.read(window.files.movie);
+        PcmBuffer sound = SoundFiles.read(window.files.exports.get("movie"));
         int hop = 96;
         int found = -1;
         for (int at = ShotMix.SAMPLE_RATE; at < 5 * ShotMix.SAMPLE_RATE && found < 0; at += hop) {

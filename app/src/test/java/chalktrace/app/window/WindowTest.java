@@ -304,7 +304,7 @@ class WindowTest {
         robot.interact(() -> window.session
                 .document()
                 .apply(new Edit("long", s -> s.withSetup(s.setup().withLength(5000)))));
-        window.files.movie = folder.resolve("long.mp4");
+        window.files.exports.put("movie", folder.resolve("long.mp4"));
         window.click(robot, "step-finish");
         window.clickText(robot, "Movie (MP4)");
         window.await(() -> robot.lookup("#cancel-job").tryQuery().isPresent());

@@ -5,7 +5,7 @@ import chalktrace.core.shot.Region;
 import chalktrace.core.shot.StillView;
 import chalktrace.demo.scene.Performance;
 import chalktrace.demo.scene.Renderer;
-import chalktrace.media.export.ShotExport;
+import chalktrace.media.export.PngFiles;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
@@ -33,7 +33,7 @@ public final class PoseSheet {
                 System.arraycopy(pose, y * WIDTH, sheet, to, WIDTH);
             }
         }
-        ShotExport.png(sheet, new PictureSize(2 * WIDTH, 2 * HEIGHT), target);
+        PngFiles.write(sheet, new PictureSize(2 * WIDTH, 2 * HEIGHT), target);
     }
 
     /** One pose at a time, each from its frame on. */

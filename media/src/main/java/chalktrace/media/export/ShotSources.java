@@ -46,7 +46,9 @@ public final class ShotSources implements FootagePictures, SoundSource, AutoClos
         try {
             if (withFootage) {
                 for (Footage clip : shot.footage()) {
-                    sources.footage.put(clip.id(), References.open(Path.of(clip.file())));
+                    if (clip.visible() && clip.where() != Footage.Where.BESIDE_BOARD) {
+                        sources.footage.put(clip.id(), References.open(Path.of(clip.file())));
+                    }
                 }
             }
             for (SoundClip clip : shot.sounds()) {

@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.time.FrameRate;
-import chalktrace.media.export.ShotExport;
+import chalktrace.media.export.PngFiles;
 import chalktrace.media.testing.Clips;
 import chalktrace.media.testing.SequentialDecode;
 import java.nio.file.Path;
@@ -71,9 +71,9 @@ class VideoClipTest {
     @Test
     void aRunOfPicturesIsFoundFromAnyOneOfThem() throws Exception {
         for (int n = 1; n <= 12; n++) {
-            ShotExport.png(Clips.picture(n), Clips.SIZE, folder.resolve(String.format("walk.%04d.png", n)));
+            PngFiles.write(Clips.picture(n), Clips.SIZE, folder.resolve(String.format("walk.%04d.png", n)));
         }
-        ShotExport.png(Clips.picture(0), Clips.SIZE, folder.resolve("still.png"));
+        PngFiles.write(Clips.picture(0), Clips.SIZE, folder.resolve("still.png"));
         try (Reference run = References.open(folder.resolve("walk.0007.png"))) {
             assertThat(run.kind()).isEqualTo(Reference.Kind.PICTURE_RUN);
             assertThat(run.times().count()).isEqualTo(12);
@@ -88,7 +88,7 @@ class VideoClipTest {
     @Test
     void whereARunHasAGapNumbersAndFramesStillAgree() throws Exception {
         for (int n : new int[] {3, 4, 5, 8, 9}) {
-            ShotExport.png(Clips.picture(n), Clips.SIZE, folder.resolve("gap (" + n + ").png"));
+            PngFiles.write(Clips.picture(n), Clips.SIZE, folder.resolve("gap (" + n + ").png"));
         }
         try (Reference run = References.open(folder.resolve("gap (4).png"))) {
             assertThat(run.times().count()).isEqualTo(7);
@@ -103,7 +103,7 @@ class VideoClipTest {
     @Test
     void numbersWithAndWithoutZerosAreOneRunAndReported() throws Exception {
         for (String number : new String[] {"0001", "0002", "3", "4"}) {
-            ShotExport.png(
+            PngFiles.write(
                     Clips.picture(Integer.parseInt(number)), Clips.SIZE, folder.resolve("mixed_" + number + ".png"));
         }
         try (Reference run = References.open(folder.resolve("mixed_3.png"))) {

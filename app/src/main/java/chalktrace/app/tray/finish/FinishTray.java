@@ -6,7 +6,10 @@ import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.media.export.Exporter;
+import chalktrace.media.export.Exporters;
 import java.util.Locale;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -23,28 +26,21 @@ public final class FinishTray extends VBox {
         getStyleClass().add("content");
         withFootage.setId("with-footage");
         withFootage.setFocusTraversable(false);
-        var movie = Buttons.main(
-                Icons.MOVIE, "Movie (MP4)", () -> files.saveMovie(session.shot().name() + ".mp4")
-                        .ifPresent(target -> session.exporting().movie(target, withFootage.isSelected())));
-        var pictures = Buttons.edged(
-                Icons.PICTURES, "Numbered pictures (PNG)", () -> files.folder("Choose a folder for the pictures")
-                        .ifPresent(folder -> session.exporting().pictures(folder, withFootage.isSelected())));
-        var sheet = Buttons.edged(Icons.SHEET, "Exposure sheet (PDF, CSV)", () -> files.saveSheet(
-                        session.shot().name() + ".pdf")
-                .ifPresent(session.exporting()::sheet));
-        sheet.setMaxWidth(Double.MAX_VALUE);
-        movie.setMaxWidth(Double.MAX_VALUE);
-        pictures.setMaxWidth(Double.MAX_VALUE);
+        getChildren().addAll(Rows.section("Hand on"), facts, withFootage);
+        for (Exporter exporter : Exporters.all()) {
+            boolean first = exporter == Exporters.all().get(0);
+            Runnable run = () -> files.export(exporter, session.shot().name()).ifPresent(target -> session.exporting()
+                    .run(exporter, target, new Exporter.Choices(withFootage.isSelected())));
+            Button button = first
+                    ? Buttons.main(Icons.MOVIE, exporter.title(), run)
+                    : Buttons.edged(exporter.showsFootage() ? Icons.PICTURES : Icons.SHEET, exporter.title(), run);
+            button.setId("export-" + exporter.id());
+            button.setMaxWidth(Double.MAX_VALUE);
+            getChildren().add(button);
+        }
         getChildren()
-                .addAll(
-                        Rows.section("Hand on"),
-                        facts,
-                        withFootage,
-                        movie,
-                        pictures,
-                        sheet,
-                        Rows.hint("What is probably not meant in the exposure has a flag on its lane; timing, in Trace,"
-                                + " lists it."));
+                .add(Rows.hint("What is probably not meant in the exposure has a flag on its lane; timing, in Trace,"
+                        + " lists it."));
         session.document().shotProperty().addListener(changed -> show());
         show();
     }

@@ -1,0 +1,92 @@
+package chalktrace.media.export;
+
+import chalktrace.core.shot.Shot;
+import chalktrace.media.Progress;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.UnwritableException;
+import java.io.IOException;
+import java.nio.file.DirectoryNotEmptyException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * "name.0001.png" and so on in a folder, numbered as the shot shows its frames. All are written first and then come into place, so that pictures
+ * of an earlier export stay until the new ones are whole.
+ */
+final class PicturesExporter implements Exporter {
+
+    @Override
+    public String id() {
+        return "pictures";
+    }
+
+    @Override
+    public String title() {
+        return "Numbered pictures (PNG)";
+    }
+
+    @Override
+    public List<String> endings() {
+        return List.of();
+    }
+
+    @Override
+    public boolean showsFootage() {
+        return true;
+    }
+
+    @Override
+    public Outcome write(Shot shot, Path folder, Choices choices, Progress progress)
+            throws UnreadableException, UnwritableException, InterruptedException {
+        boolean isNew = !Files.exists(folder);
+        List<Path> written = new ArrayList<>();
+        Path beside = folder.resolve(".writing");
+        boolean complete = false;
+        int total = shot.setup().length();
+        try (ShotSources sources = ShotSources.open(shot, choices.withFootage());
+                FrameFeed frames = new FrameFeed(shot, sources, choices.withFootage())) {
+            Files.createDirectories(beside);
+            boolean goesOn = true;
+            for (int f = 0; f < total && goesOn; f++) {
+                Path file = beside.resolve(name(shot, f));
+                written.add(file);
+                PngFiles.write(frames.next(), shot.setup().size(), file);
+                goesOn = progress.at(f + 1, total);
+            }
+            if (goesOn) {
+                for (Path file : written) {
+                    Files.move(file, folder.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
+                }
+                complete = true;
+            }
+            return new Outcome(complete, total, sources.problems());
+        } catch (IOException e) {
+            throw UnwritableException.of(folder, "written", WrittenFile.KEPT, e);
+        } finally {
+            written.forEach(PicturesExporter::discard);
+            discard(beside);
+            if (isNew && !complete) {
+                discard(folder);
+            }
+        }
+    }
+
+    private static String name(Shot shot, int frame) {
+        String stem = shot.name().replaceAll("[^\\p{L}\\p{N} _-]", "_");
+        return String.format(Locale.ROOT, "%s.%04d.png", stem, shot.setup().number(frame));
+    }
+
+    private static void discard(Path file) {
+        try {
+            Files.deleteIfExists(file);
+        } catch (DirectoryNotEmptyException e) {
+            // Someone else has put something into it.
+        } catch (IOException e) {
+            // A hidden leftover; the sentence about the export matters more.
+        }
+    }
+}
