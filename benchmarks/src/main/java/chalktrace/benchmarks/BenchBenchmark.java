@@ -5,6 +5,7 @@ import chalktrace.app.session.Session;
 import chalktrace.media.sound.SilentOut;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
@@ -59,7 +60,7 @@ public class BenchBenchmark {
         Platform.startup(() -> {
             session = new Session(SilentOut::new, state);
             session.shelf().startNew(TimingBenchmark.crowded());
-            bench = new Bench(session);
+            bench = new Bench(session, List.of());
             Stage stage = new Stage();
             stage.setScene(new Scene(new StackPane(bench), WIDTH, HEIGHT));
             stage.show();

@@ -13,11 +13,10 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.sound.PlayPath.Round;
 import java.util.ArrayList;
-import java.util.EnumSet;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
 import javafx.geometry.Pos;
@@ -44,24 +43,20 @@ public final class Bench extends VBox {
     private static final double LEAST_BOARD = 160;
     private static final double[] SPEEDS = {0.25, 0.5, 1, 2, 4};
 
-    /** What lanes are there for; a step unfolds those that it needs. */
-    private enum Strip {
-        PICTURE,
-        MARKS,
-        LEVELS,
-        WORDS,
-        PHONES,
-        MOUTHS,
-        SOUND,
-        CUES
-    }
+    private static final LaneKind PICTURE =
+            new LaneKind(100, Set.of(Step.GATHER, Step.STUDY, Step.TRACE, Step.FINISH), PictureLane::new);
+    private static final LaneKind MARKS = new LaneKind(200, Set.of(Step.values()), MarkLane::new);
+    private static final LaneKind PHONES = new LaneKind(500, Set.of(Step.VOICE, Step.FINISH), PhoneLane::new);
+    private static final LaneKind MOUTHS = new LaneKind(600, Set.of(Step.VOICE, Step.FINISH), MouthLane::new);
+    private static final int LEVELS = 300;
+    private static final Set<Step> LEVELS_NEEDED_BY = Set.of(Step.GATHER, Step.STUDY, Step.TRACE, Step.FINISH);
+    private static final int WORDS = 400;
+    private static final int SOUNDS = 700;
+    private static final int CUES = 800;
+    private static final Set<Step> VOICED = Set.of(Step.VOICE, Step.FINISH);
 
-    private static final Map<Step, Set<Strip>> NEEDED = Map.of(
-            Step.GATHER, EnumSet.of(Strip.PICTURE, Strip.MARKS, Strip.SOUND, Strip.LEVELS),
-            Step.STUDY, EnumSet.of(Strip.PICTURE, Strip.MARKS, Strip.LEVELS, Strip.SOUND),
-            Step.TRACE, EnumSet.of(Strip.PICTURE, Strip.MARKS, Strip.LEVELS, Strip.SOUND),
-            Step.VOICE, EnumSet.of(Strip.MARKS, Strip.WORDS, Strip.PHONES, Strip.MOUTHS, Strip.SOUND, Strip.CUES),
-            Step.FINISH, EnumSet.allOf(Strip.class));
+    /** A lane with its name, in its place. */
+    private record Row(int order, Set<Step> neededBy, Lane lane, Node node) {}
 
     private final Session session;
     private final BenchScale scale;
@@ -70,27 +65,24 @@ public final class Bench extends VBox {
     private final ScrollPane scroll = new ScrollPane();
     private final WordLane words;
     private final CueLane cues;
-    private final List<Node> fixedAbove;
-    private final List<Node> fixedBetween;
-    private final List<Node> fixedBelow;
-    private final Map<Lane, Strip> strips = new HashMap<>();
+    private final List<Row> fixed = new ArrayList<>();
+    private List<Row> rows = List.of();
     private List<String> levelIds = List.of();
     private List<String> soundIds = List.of();
 
-    public Bench(Session session) {
+    /** @param more lanes beside those of the ground */
+    public Bench(Session session, List<LaneKind> more) {
         this.session = session;
         this.scale = new BenchScale(session);
         this.spectrograms = new Spectrograms(session);
         getStyleClass().add("bench");
         words = new WordLane(session, scale);
         cues = new CueLane(session, scale);
-        fixedAbove = List.of(
-                row(new PictureLane(session, scale), Strip.PICTURE), row(new MarkLane(session, scale), Strip.MARKS));
-        fixedBetween = List.of(
-                row(words, Strip.WORDS),
-                row(new PhoneLane(session, scale), Strip.PHONES),
-                row(new MouthLane(session, scale), Strip.MOUTHS));
-        fixedBelow = List.of(row(cues, Strip.CUES));
+        Stream.concat(Stream.of(PICTURE, MARKS, PHONES, MOUTHS), more.stream())
+                .forEach(kind ->
+                        fixed.add(row(kind.order(), kind.neededBy(), kind.lane().apply(session, scale))));
+        fixed.add(row(WORDS, VOICED, words));
+        fixed.add(row(CUES, VOICED, cues));
         scroll.setContent(lanes);
         scroll.setFitToWidth(true);
         scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -129,34 +121,36 @@ public final class Bench extends VBox {
         }
         levelIds = levelsNow;
         soundIds = soundsNow;
-        strips.keySet().removeIf(lane -> lane instanceof LevelLane || lane instanceof SoundLane);
-        List<Node> all = new ArrayList<>(fixedAbove);
+        List<Row> all = new ArrayList<>(fixed);
         for (Level level : shot.levels()) {
             all.add(levelRow(level));
         }
-        all.addAll(fixedBetween);
         for (SoundClip clip : shot.sounds()) {
-            all.add(row(new SoundLane(clip.id(), clip.name(), session, scale, spectrograms), Strip.SOUND));
+            all.add(row(
+                    SOUNDS,
+                    Set.of(Step.values()),
+                    new SoundLane(clip.id(), clip.name(), session, scale, spectrograms)));
         }
-        all.addAll(fixedBelow);
-        lanes.getChildren().setAll(all);
+        // Lanes of one order keep theirs.
+        all.sort(Comparator.comparingInt(Row::order));
+        rows = all;
+        lanes.getChildren().setAll(all.stream().map(Row::node).toList());
         fold();
     }
 
     private void fold() {
-        Set<Strip> needed = NEEDED.get(session.view().stepProperty().get());
-        strips.forEach((lane, strip) -> lane.fold(!needed.contains(strip)));
+        Step step = session.view().stepProperty().get();
+        rows.forEach(row -> row.lane().fold(!row.neededBy().contains(step)));
     }
 
-    private Node row(Lane lane, Strip strip) {
+    private Row row(int order, Set<Step> neededBy, Lane lane) {
         Label name = new Label(lane.name());
         name.getStyleClass().add("lane-name");
         name.setMaxWidth(NAME_WIDTH - 8);
-        return row(lane, strip, name);
+        return new Row(order, neededBy, lane, named(lane, name));
     }
 
-    private Node row(Lane lane, Strip strip, Node title) {
-        strips.put(lane, strip);
+    private Node named(Lane lane, Node title) {
         lane.seenThrough(scroll);
         StackPane head = new StackPane(title);
         head.setAlignment(Pos.CENTER_LEFT);
@@ -171,7 +165,7 @@ public final class Bench extends VBox {
         return row;
     }
 
-    private Node levelRow(Level level) {
+    private Row levelRow(Level level) {
         LevelLane lane = new LevelLane(level.id(), level.name(), session, scale);
         Label name = new Label(level.name());
         name.getStyleClass().add("lane-name");
@@ -204,7 +198,7 @@ public final class Bench extends VBox {
         show.run();
         HBox title = new HBox(name, eye, lock);
         title.setAlignment(Pos.CENTER_LEFT);
-        return row(lane, Strip.LEVELS, title);
+        return new Row(LEVELS, LEVELS_NEEDED_BY, lane, named(lane, title));
     }
 
     private static Button laneIcon(String use, Runnable action) {

@@ -6,7 +6,7 @@ import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 
 /** Where frames and times lie on the bench: the frame at the gate is always in the middle. */
-final class BenchScale {
+public final class BenchScale {
 
     private static final double NARROWEST = 0.5;
     private static final double WIDEST = 8192;
@@ -22,7 +22,7 @@ final class BenchScale {
         return pixelsPerFrame;
     }
 
-    double pixelsPerFrame() {
+    public double pixelsPerFrame() {
         return pixelsPerFrame.get();
     }
 
@@ -31,15 +31,15 @@ final class BenchScale {
     }
 
     /** The left edge of a frame on a lane of some width; parts of frames lie between. */
-    double x(double frame, double width) {
+    public double x(double frame, double width) {
         return width / 2 + (frame - session.transport().frame() - 0.5) * pixelsPerFrame();
     }
 
-    double xOfSeconds(double seconds, double width) {
+    public double xOfSeconds(double seconds, double width) {
         return x(seconds * rate().framesPerSecond(), width);
     }
 
-    double frame(double x, double width) {
+    public double frame(double x, double width) {
         return (x - width / 2) / pixelsPerFrame() + session.transport().frame() + 0.5;
     }
 

@@ -33,7 +33,7 @@ final class CueLane extends TypingLane {
     }
 
     @Override
-    void paint(GraphicsContext g, double width, double height) {
+    protected void paint(GraphicsContext g, double width, double height) {
         g.setFont(Theme.sans(11));
         g.setTextBaseline(VPos.CENTER);
         paintCandidates(g, width, height);
@@ -61,7 +61,7 @@ final class CueLane extends TypingLane {
     }
 
     @Override
-    void paintFolded(GraphicsContext g, double width, double height) {
+    protected void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().good());
         for (Cue cue : shown().cues()) {
             g.fillRect(scale().xOfSeconds(cue.seconds(), width) - 1, 1, 2, height - 3);
@@ -69,7 +69,7 @@ final class CueLane extends TypingLane {
     }
 
     @Override
-    Optional<Grab> grab(double x, double y) {
+    protected Optional<Grab> grab(double x, double y) {
         return at(x).map(cue -> new Grab(
                         Cursor.H_RESIZE,
                         () -> session().selection().itemProperty().set(new Item(Item.Kind.CUE, cue.id())),
@@ -94,7 +94,7 @@ final class CueLane extends TypingLane {
     }
 
     @Override
-    void doubleClick(double x, double y) {
+    protected void doubleClick(double x, double y) {
         at(x).ifPresent(cue ->
                 type(scale().xOfSeconds(cue.seconds(), getWidth()), 0, cue.name(), false, (text, on) -> session()
                         .document()

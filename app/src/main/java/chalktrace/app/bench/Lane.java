@@ -30,7 +30,7 @@ import javafx.util.Duration;
  * One strip of the bench, painted by hand. Dragging an empty part pulls the shot through the gate; an item drags itself,
  * and becomes one step of the history when it is let go; a click selects.
  */
-abstract class Lane extends Region {
+public abstract class Lane extends Region {
 
     static final double FOLDED_HEIGHT = 7;
 
@@ -49,7 +49,7 @@ abstract class Lane extends Region {
      * @param select what a click does
      * @param edit what a drag by some frames (parts of them included) does
      */
-    record Grab(Cursor cursor, Runnable select, DoubleFunction<Edit> edit) {}
+    public record Grab(Cursor cursor, Runnable select, DoubleFunction<Edit> edit) {}
 
     private final Session session;
     private final BenchScale scale;
@@ -72,7 +72,7 @@ abstract class Lane extends Region {
     private final Timeline atEdge =
             new Timeline(new KeyFrame(Duration.seconds(1 / EDGE_FRAMES_A_SECOND), tick -> goOnAtEdge()));
 
-    Lane(String name, double openHeight, Session session, BenchScale scale) {
+    protected Lane(String name, double openHeight, Session session, BenchScale scale) {
         this.session = session;
         this.scale = scale;
         this.name = name;
@@ -98,13 +98,13 @@ abstract class Lane extends Region {
     }
 
     /** Paints the lane at its full height. */
-    abstract void paint(GraphicsContext g, double width, double height);
+    protected abstract void paint(GraphicsContext g, double width, double height);
 
     /** Paints what the folded line shows. */
-    abstract void paintFolded(GraphicsContext g, double width, double height);
+    protected abstract void paintFolded(GraphicsContext g, double width, double height);
 
     /** What lies under the pointer; nothing by default. */
-    Optional<Grab> grab(double x, double y) {
+    protected Optional<Grab> grab(double x, double y) {
         return Optional.empty();
     }
 
@@ -120,10 +120,10 @@ abstract class Lane extends Region {
     void letGo() {}
 
     /** A double click; nothing by default. */
-    void doubleClick(double x, double y) {}
+    protected void doubleClick(double x, double y) {}
 
     /** Paints anew whenever one of these changes; a lane that is gone is not kept alive by them. */
-    final void repaintOn(Observable... observed) {
+    protected final void repaintOn(Observable... observed) {
         for (Observable one : observed) {
             one.addListener(new WeakInvalidationListener(repaint));
         }
@@ -148,20 +148,20 @@ abstract class Lane extends Region {
         fold(folded);
     }
 
-    final Session session() {
+    protected final Session session() {
         return session;
     }
 
-    final BenchScale scale() {
+    protected final BenchScale scale() {
         return scale;
     }
 
     /** The shot as it is seen, with what a drag has not yet settled. */
-    final Shot shown() {
+    protected final Shot shown() {
         return session.document().shownProperty().get();
     }
 
-    static Tones tones() {
+    protected static Tones tones() {
         return Theme.tones();
     }
 

@@ -37,7 +37,7 @@ final class LevelLane extends Lane {
     }
 
     @Override
-    void paint(GraphicsContext g, double width, double height) {
+    protected void paint(GraphicsContext g, double width, double height) {
         Optional<Level> found = shown().level(level);
         if (found.isEmpty()) {
             return;
@@ -62,7 +62,7 @@ final class LevelLane extends Lane {
     }
 
     @Override
-    void paintFolded(GraphicsContext g, double width, double height) {
+    protected void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().edge());
         shown().level(level).ifPresent(l -> l.exposures().runs().stream()
                 .filter(run -> !run.isBlank())
@@ -74,7 +74,7 @@ final class LevelLane extends Lane {
     }
 
     @Override
-    Optional<Grab> grab(double x, double y) {
+    protected Optional<Grab> grab(double x, double y) {
         Shot shot = session().shot();
         int frame = (int) Math.floor(scale().frame(x, getWidth()));
         Optional<Level> found = shot.level(level);

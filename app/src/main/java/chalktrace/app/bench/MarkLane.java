@@ -20,7 +20,7 @@ final class MarkLane extends Lane {
     }
 
     @Override
-    void paint(GraphicsContext g, double width, double height) {
+    protected void paint(GraphicsContext g, double width, double height) {
         Shot shot = shown();
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
@@ -51,7 +51,7 @@ final class MarkLane extends Lane {
     }
 
     @Override
-    void paintFolded(GraphicsContext g, double width, double height) {
+    protected void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().text());
         for (Mark mark : shown().marks()) {
             g.fillRect(scale().x(mark.frame(), width), 1, Math.max(2, scale().pixelsPerFrame()), height - 3);
@@ -59,7 +59,7 @@ final class MarkLane extends Lane {
     }
 
     @Override
-    void doubleClick(double x, double y) {
+    protected void doubleClick(double x, double y) {
         int frame = (int) Math.floor(scale().frame(x, getWidth()));
         if (shown().setup().frames().contains(frame)) {
             session().document().apply(MarkEdits.turn(frame));

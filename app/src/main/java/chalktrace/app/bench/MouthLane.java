@@ -16,7 +16,7 @@ final class MouthLane extends Lane {
     }
 
     @Override
-    void paint(GraphicsContext g, double width, double height) {
+    protected void paint(GraphicsContext g, double width, double height) {
         g.setFont(Theme.sans(11));
         g.setTextBaseline(VPos.CENTER);
         for (MouthSpan span : session().mouthsSeen().of(shown())) {
@@ -44,7 +44,7 @@ final class MouthLane extends Lane {
     }
 
     @Override
-    void paintFolded(GraphicsContext g, double width, double height) {
+    protected void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().quiet());
         for (MouthSpan span : session().mouthsSeen().of(shown())) {
             if (!shown().speech().chart().mouth(span.shape()).phones().contains(Phone.SILENCE)) {

@@ -29,7 +29,7 @@ final class PhoneLane extends TypingLane {
     }
 
     @Override
-    void paint(GraphicsContext g, double width, double height) {
+    protected void paint(GraphicsContext g, double width, double height) {
         g.setFont(Theme.mono(10));
         g.setTextBaseline(VPos.CENTER);
         for (Word word : shown().words()) {
@@ -52,7 +52,7 @@ final class PhoneLane extends TypingLane {
     }
 
     @Override
-    void paintFolded(GraphicsContext g, double width, double height) {
+    protected void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().line());
         for (Word word : shown().words()) {
             for (Phone phone : word.phones()) {
@@ -62,7 +62,7 @@ final class PhoneLane extends TypingLane {
     }
 
     @Override
-    Optional<Grab> grab(double x, double y) {
+    protected Optional<Grab> grab(double x, double y) {
         for (Word word : shown().words()) {
             for (int i = 1; i < word.phones().size(); i++) {
                 if (isEdge(x, scale().xOfSeconds(word.phones().get(i).startSeconds(), getWidth()))) {
@@ -87,7 +87,7 @@ final class PhoneLane extends TypingLane {
     }
 
     @Override
-    void doubleClick(double x, double y) {
+    protected void doubleClick(double x, double y) {
         at(x).ifPresent(place -> {
             double left = scale().xOfSeconds(place.phone().startSeconds(), getWidth());
             typeOrEmpty(left, place.phone().symbol(), text -> retype(place, text));

@@ -24,7 +24,7 @@ final class PictureLane extends Lane {
     }
 
     @Override
-    void paint(GraphicsContext g, double width, double height) {
+    protected void paint(GraphicsContext g, double width, double height) {
         // Footage that runs tells more than a still in front of it.
         Optional<Footage> front = shown().footage().stream()
                 .filter(clip -> clip.visible() && !clip.isStill())
@@ -47,7 +47,7 @@ final class PictureLane extends Lane {
     }
 
     @Override
-    void paintFolded(GraphicsContext g, double width, double height) {
+    protected void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().edge());
         for (Footage clip : shown().footage()) {
             Reference reference = session().footages().opened().get(clip.file());

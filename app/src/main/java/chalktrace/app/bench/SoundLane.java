@@ -44,7 +44,7 @@ final class SoundLane extends Lane {
     }
 
     @Override
-    void paint(GraphicsContext g, double width, double height) {
+    protected void paint(GraphicsContext g, double width, double height) {
         Optional<SoundClip> clip = shown().sound(sound);
         if (clip.isEmpty()) {
             return;
@@ -64,7 +64,7 @@ final class SoundLane extends Lane {
     }
 
     @Override
-    void paintFolded(GraphicsContext g, double width, double height) {
+    protected void paintFolded(GraphicsContext g, double width, double height) {
         shown().sound(sound).ifPresent(clip -> waveform(g, clip, width, height));
     }
 

@@ -8,7 +8,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
 /** A lane on which names can be typed in place. */
-abstract class TypingLane extends Lane {
+public abstract class TypingLane extends Lane {
 
     private static final double NARROWEST_FIELD = 90;
 
@@ -18,7 +18,7 @@ abstract class TypingLane extends Lane {
     private BiConsumer<String, Boolean> done = (text, on) -> {};
     private boolean spaceGoesOn;
 
-    TypingLane(String name, double openHeight, Session session, BenchScale scale) {
+    protected TypingLane(String name, double openHeight, Session session, BenchScale scale) {
         super(name, openHeight, session, scale);
         field.setManaged(false);
         field.setVisible(false);
@@ -54,7 +54,8 @@ abstract class TypingLane extends Lane {
      * @param spaceEnds whether a space ends the text and asks for the next
      * @param then hears the text, and whether the next is wanted
      */
-    final void type(double x, double width, String text, boolean spaceEnds, BiConsumer<String, Boolean> then) {
+    protected final void type(
+            double x, double width, String text, boolean spaceEnds, BiConsumer<String, Boolean> then) {
         open(x, width, text, spaceEnds, (typed, on) -> {
             if (!typed.isEmpty()) {
                 then.accept(typed, on);
@@ -63,7 +64,7 @@ abstract class TypingLane extends Lane {
     }
 
     /** Opens the field with a text that may also be emptied. */
-    final void typeOrEmpty(double x, String text, Consumer<String> then) {
+    protected final void typeOrEmpty(double x, String text, Consumer<String> then) {
         open(x, 0, text, false, (typed, on) -> then.accept(typed));
     }
 

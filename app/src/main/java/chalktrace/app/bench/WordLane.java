@@ -38,7 +38,7 @@ final class WordLane extends TypingLane {
     }
 
     @Override
-    void paint(GraphicsContext g, double width, double height) {
+    protected void paint(GraphicsContext g, double width, double height) {
         g.setFont(Theme.sans(12));
         g.setTextBaseline(VPos.CENTER);
         paintExtra(g, width, height);
@@ -97,7 +97,7 @@ final class WordLane extends TypingLane {
     }
 
     @Override
-    void paintFolded(GraphicsContext g, double width, double height) {
+    protected void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().quiet());
         for (Word word : shown().words()) {
             double x = scale().xOfSeconds(word.startSeconds(), width);
@@ -106,7 +106,7 @@ final class WordLane extends TypingLane {
     }
 
     @Override
-    Optional<Grab> grab(double x, double y) {
+    protected Optional<Grab> grab(double x, double y) {
         return session().shot().words().stream()
                 .filter(word -> x >= left(word) && x <= right(word))
                 .findFirst()
@@ -166,7 +166,7 @@ final class WordLane extends TypingLane {
     }
 
     @Override
-    void doubleClick(double x, double y) {
+    protected void doubleClick(double x, double y) {
         session().shot().words().stream()
                 .filter(word -> x >= left(word) && x <= right(word))
                 .findFirst()

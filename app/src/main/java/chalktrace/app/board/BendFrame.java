@@ -93,7 +93,7 @@ final class BendFrame extends Pane {
     private void show() {
         Pick pick = session.selection().pickProperty().get();
         boolean shown = pick != null
-                && session.view().toolProperty().get() == View.Tool.PICK
+                && session.view().toolProperty().get().equals(View.Tool.PICK)
                 && session.view().handlingProperty().get() == handling
                 && pick.isIn(session.shot());
         setVisible(shown);

@@ -66,11 +66,14 @@ public final class Board extends StackPane {
     private double pressedY;
     private boolean panning;
 
-    /** @param dropped hears of files that were dropped on the board */
-    public Board(Session session, Consumer<List<Path>> dropped) {
+    /**
+     * @param more tools beside those of the ground
+     * @param dropped hears of files that were dropped on the board
+     */
+    public Board(Session session, List<BoardTool> more, Consumer<List<Path>> dropped) {
         this.session = session;
         this.view = new BoardView(session);
-        this.hand = new PenHand(session, view, this::sayAtPen);
+        this.hand = new PenHand(session, view, more, this::sayAtPen);
         Pane over = new Pane(outerRing, ring, penWord);
         over.setMouseTransparent(true);
         ring.getStyleClass().add("brush-ring");
@@ -93,6 +96,7 @@ public final class Board extends StackPane {
                 fillLook,
                 new PickLoop(hand.pick().loopProperty(), view),
                 new PickLoop(hand.fill().loopProperty(), view));
+        more.forEach(tool -> marks.getChildren().addAll(tool.overlay(view)));
         marks.setMouseTransparent(true);
         addEventHandler(MouseEvent.ANY, fillLook::pointerAt);
         getChildren()
@@ -181,8 +185,8 @@ public final class Board extends StackPane {
     private void mouse(MouseEvent event) {
         boolean inside = event.getEventType() != MouseEvent.MOUSE_EXITED;
         View.Tool tool = session.view().toolProperty().get();
-        boolean placing =
-                session.view().placingProperty().get() != null || tool != View.Tool.CHALK && tool != View.Tool.DUSTER;
+        boolean placing = session.view().placingProperty().get() != null
+                || !tool.equals(View.Tool.CHALK) && !tool.equals(View.Tool.DUSTER);
         ring.setVisible(inside && !moving.get() && !placing);
         outerRing.setVisible(ring.isVisible());
         setCursor(moving.get() ? Cursor.MOVE : placing ? Cursor.CROSSHAIR : Cursor.NONE);
@@ -242,7 +246,7 @@ public final class Board extends StackPane {
     }
 
     private void sizeRing() {
-        boolean dusting = session.view().toolProperty().get() == View.Tool.DUSTER;
+        boolean dusting = session.view().toolProperty().get().equals(View.Tool.DUSTER);
         LineShape line =
                 session.shot().chalk(session.selection().chalkProperty().get()).line();
         double radius = dusting ? DusterHand.RADIUS : Math.max(2, line.radius(1) * view.scale());

@@ -41,7 +41,7 @@ final class FillLook extends Path {
 
     /** Hears where the pointer is. */
     void pointerAt(MouseEvent event) {
-        if (session.view().toolProperty().get() != View.Tool.FILL) {
+        if (!session.view().toolProperty().get().equals(View.Tool.FILL)) {
             return;
         }
         Point2D place = board.toShot(event.getX(), event.getY());
@@ -57,7 +57,7 @@ final class FillLook extends Path {
     }
 
     private void look() {
-        if (session.view().toolProperty().get() == View.Tool.FILL
+        if (session.view().toolProperty().get().equals(View.Tool.FILL)
                 && !session.document().isLooking()) {
             session.painting().look(x, y);
         }

@@ -40,7 +40,7 @@ final class GuideLook extends Canvas {
 
     private void show() {
         List<Guide> guides = session.document().shown().guides();
-        boolean setting = session.view().toolProperty().get() == View.Tool.GUIDES;
+        boolean setting = session.view().toolProperty().get().equals(View.Tool.GUIDES);
         boolean shown = !guides.isEmpty()
                 && (setting || session.view().guidesShownProperty().get());
         setVisible(shown);

@@ -3,7 +3,7 @@ package chalktrace.app.board;
 import chalktrace.core.stroke.PenSample;
 
 /** What the pen does with one tool, from down to up. Places are shot pixels. */
-interface Hand {
+public interface Hand {
 
     void down(PenSample sample);
 

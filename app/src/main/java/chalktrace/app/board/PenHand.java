@@ -7,6 +7,9 @@ import chalktrace.app.session.View;
 import chalktrace.core.edit.StrokeLanding;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.core.stroke.PenStream;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 
@@ -20,11 +23,16 @@ public final class PenHand {
     private final PickHand pick;
     private final FillHand fill;
     private final Hand guides;
+
+    /** Hands that change drawings, and those that do not. */
+    private final Map<View.Tool, Hand> drawing = new HashMap<>();
+
+    private final Map<View.Tool, Hand> looking = new HashMap<>();
     private PenStream stream = new PenStream();
     private Hand now;
 
     /** @param refused hears where the pen was and why it could not draw */
-    PenHand(Session session, BoardView board, BiConsumer<PenSample, String> refused) {
+    PenHand(Session session, BoardView board, List<BoardTool> more, BiConsumer<PenSample, String> refused) {
         this.session = session;
         this.refused = refused;
         this.chalk = new ChalkHand(session, board);
@@ -33,6 +41,12 @@ public final class PenHand {
         this.fill = new FillHand(session.painting(), board);
         this.guides = new GuideHand(session, board);
         this.now = chalk;
+        more.forEach(tool -> (tool.draws() ? drawing : looking).put(tool.tool(), tool.hand(board)));
+        drawing.put(View.Tool.CHALK, chalk);
+        drawing.put(View.Tool.DUSTER, duster);
+        drawing.put(View.Tool.PICK, pick);
+        drawing.put(View.Tool.FILL, fill);
+        looking.put(View.Tool.GUIDES, guides);
     }
 
     PickHand pick() {
@@ -91,8 +105,8 @@ public final class PenHand {
         }
         View.Tool tool =
                 eraser ? View.Tool.DUSTER : session.view().toolProperty().get();
-        if (tool == View.Tool.GUIDES) {
-            now = guides;
+        if (looking.containsKey(tool)) {
+            now = looking.get(tool);
             now.down(sample);
             return;
         }
@@ -110,13 +124,7 @@ public final class PenHand {
             refused.accept(sample, Landings.refusal(session.shot(), landing));
             return;
         }
-        now = switch (tool) {
-            case CHALK -> chalk;
-            case DUSTER -> duster;
-            case PICK -> pick;
-            case FILL -> fill;
-            case GUIDES -> guides;
-        };
+        now = drawing.getOrDefault(tool, chalk);
         now.down(sample);
     }
 }

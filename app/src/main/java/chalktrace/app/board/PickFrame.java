@@ -100,7 +100,7 @@ final class PickFrame extends Pane {
     private void show() {
         Pick pick = session.selection().pickProperty().get();
         boolean shown = pick != null
-                && session.view().toolProperty().get() == View.Tool.PICK
+                && session.view().toolProperty().get().equals(View.Tool.PICK)
                 && session.view().handlingProperty().get() == View.Handling.WHOLE
                 && pick.isIn(session.document().shown());
         setVisible(shown);

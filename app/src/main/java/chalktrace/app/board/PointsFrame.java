@@ -72,7 +72,7 @@ final class PointsFrame extends Pane {
 
     private Optional<Pick> pick() {
         return Optional.ofNullable(session.selection().pickProperty().get())
-                .filter(pick -> session.view().toolProperty().get() == View.Tool.PICK
+                .filter(pick -> session.view().toolProperty().get().equals(View.Tool.PICK)
                         && session.view().handlingProperty().get() == View.Handling.POINTS
                         && pick.strokes().size() == 1
                         && pick.isIn(session.shot()));

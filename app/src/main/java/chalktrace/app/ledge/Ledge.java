@@ -1,5 +1,6 @@
 package chalktrace.app.ledge;
 
+import chalktrace.app.board.BoardTool;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
@@ -55,12 +56,15 @@ public final class Ledge extends HBox {
     private final ToggleButton within = Buttons.toggle(Icons.WITHIN_PAINT, "paint only on what is painted already");
     private final HBox kinds = new HBox();
     private final HBox ways = new HBox(2, snap, along, within);
+    private final List<BoardTool> more;
     private final Label landing = new Label();
     private final ToggleButton greyPaper = Buttons.toggle(
             "Grey paper",
             "Shows the paper grey while you work, as this chalk hardly shows on it. Exports keep the paper.");
 
-    public Ledge(Session session) {
+    /** @param more tools beside those of the ground */
+    public Ledge(Session session, List<BoardTool> more) {
+        this.more = List.copyOf(more);
         this.session = session;
         getStyleClass().add("ledge");
         sticks.getStyleClass().add("sticks");
@@ -112,66 +116,66 @@ public final class Ledge extends HBox {
     private HBox tools() {
         HBox box = new HBox(
                 2,
-                tool(
-                        Tool.DUSTER,
-                        Icons.DUSTER,
-                        "duster",
-                        "duster: takes off what was drawn (%s)",
-                        Action.CHALK_OR_DUSTER),
-                tool(Tool.PICK, Icons.PICK, "pick", "pick strokes to move, bend, copy (%s)", Action.PICK),
-                tool(Tool.FILL, Icons.FILL, "fill", "fill between lines (%s)", Action.FILL),
-                tool(
-                        Tool.GUIDES,
-                        Icons.GUIDES,
-                        "guides",
-                        "set guides: floor, height, ellipse, perspective (%s)",
-                        Action.GUIDES));
+                tool(Tool.DUSTER, Icons.DUSTER, "duster: takes off what was drawn (%s)", Action.CHALK_OR_DUSTER),
+                tool(Tool.PICK, Icons.PICK, "pick strokes to move, bend, copy (%s)", Action.PICK),
+                tool(Tool.FILL, Icons.FILL, "fill between lines (%s)", Action.FILL),
+                tool(Tool.GUIDES, Icons.GUIDES, "set guides: floor, height, ellipse, perspective (%s)", Action.GUIDES));
+        more.forEach(tool -> box.getChildren().add(tool(tool)));
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
 
-    private ToggleButton tool(Tool tool, Ikon icon, String name, String use, Action key) {
-        ToggleButton toggle = session.keys().named(Buttons.toggle(icon, ""), use, key);
-        toggle.setId(name);
+    private ToggleButton tool(BoardTool tool) {
+        return chooses(tool.tool(), Buttons.named(Buttons.toggle(tool.icon(), ""), tool.use()));
+    }
+
+    private ToggleButton tool(Tool tool, Ikon icon, String use, Action key) {
+        return chooses(tool, session.keys().named(Buttons.toggle(icon, ""), use, key));
+    }
+
+    private ToggleButton chooses(Tool tool, ToggleButton toggle) {
+        toggle.setId(tool.id());
         toggle.setMinWidth(Region.USE_PREF_SIZE);
         toggle.setOnAction(event -> session.view().toolProperty().set(toggle.isSelected() ? tool : Tool.CHALK));
-        session.view().toolProperty().addListener((property, before, now) -> toggle.setSelected(now == tool));
+        session.view().toolProperty().addListener((property, before, now) -> toggle.setSelected(now.equals(tool)));
         return toggle;
     }
 
     /** What the tool in hand can be set to; for the chalk, how long a new drawing shows. */
     private void showModes(Tool tool, Node holds) {
-        if (tool == Tool.CHALK) {
+        if (tool.equals(Tool.CHALK)) {
             modes.getChildren().setAll(kinds, ways, holds);
             return;
         }
-        modes.getChildren()
-                .setAll(
-                        Rows.quiet(tool.name().toLowerCase(Locale.ROOT)),
-                        switch (tool) {
-                            case CHALK -> holds;
-                            case DUSTER ->
-                                choice(
-                                        session.view().dusterProperty(),
-                                        Map.of(
-                                                Duster.STROKE, "whole strokes",
-                                                Duster.TOUCH, "what it touches",
-                                                Duster.CROSSING, "to the next crossing"));
-                            case PICK ->
-                                middled(
-                                        choice(
-                                                session.view()
-                                                        .pickByBoxProperty()
-                                                        .asObject(),
-                                                Map.of(false, "by a loop", true, "by a box")),
-                                        choice(
-                                                session.view()
-                                                        .pickAcrossProperty()
-                                                        .asObject(),
-                                                Map.of(false, "on this level", true, "on all levels")));
-                            case GUIDES -> guideKinds();
-                            case FILL -> fillWords();
-                        });
+        modes.getChildren().setAll(Rows.quiet(tool.id()));
+        modes.getChildren().addAll(options(tool));
+    }
+
+    private List<Node> options(Tool tool) {
+        if (tool.equals(Tool.DUSTER)) {
+            return List.of(choice(
+                    session.view().dusterProperty(),
+                    Map.of(
+                            Duster.STROKE, "whole strokes",
+                            Duster.TOUCH, "what it touches",
+                            Duster.CROSSING, "to the next crossing")));
+        }
+        if (tool.equals(Tool.PICK)) {
+            return List.of(middled(
+                    choice(session.view().pickByBoxProperty().asObject(), Map.of(false, "by a loop", true, "by a box")),
+                    choice(
+                            session.view().pickAcrossProperty().asObject(),
+                            Map.of(false, "on this level", true, "on all levels"))));
+        }
+        if (tool.equals(Tool.FILL)) {
+            return List.of(fillWords());
+        }
+        return tool.equals(Tool.GUIDES)
+                ? List.of(guideKinds())
+                : more.stream()
+                        .filter(one -> one.tool().equals(tool))
+                        .flatMap(one -> one.options().stream())
+                        .toList();
     }
 
     /** What bounds a region that would be painted. */
@@ -296,7 +300,7 @@ public final class Ledge extends HBox {
         if (sticks.getChildren().size() != shown.size()) {
             sticks.getChildren().setAll(shown);
         }
-        boolean drawing = session.view().toolProperty().get() == Tool.CHALK;
+        boolean drawing = session.view().toolProperty().get().equals(Tool.CHALK);
         // The chalks of mouths are wanted where mouths are drawn.
         boolean mouths = session.shot()
                 .level(String.valueOf(session.selection().level()))

@@ -21,12 +21,13 @@ import javafx.beans.property.StringProperty;
 public final class View {
 
     /** What the pen does. */
-    public enum Tool {
-        CHALK,
-        DUSTER,
-        PICK,
-        FILL,
-        GUIDES
+    public record Tool(String id) {
+
+        public static final Tool CHALK = new Tool("chalk");
+        public static final Tool DUSTER = new Tool("duster");
+        public static final Tool PICK = new Tool("pick");
+        public static final Tool FILL = new Tool("fill");
+        public static final Tool GUIDES = new Tool("guides");
     }
 
     /** What line the chalk draws. */

@@ -6,9 +6,12 @@ import chalktrace.app.board.Board;
 import chalktrace.app.board.pen.PenSource;
 import chalktrace.app.board.pen.tablet.TabletPen;
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.kernel.Features;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.Keys;
 import chalktrace.app.ledge.Ledge;
+import chalktrace.app.notes.NotesFeature;
+import chalktrace.app.ruler.RulerFeature;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Notices;
 import chalktrace.app.session.Notices.Notice;
@@ -67,9 +70,10 @@ public final class Workbench {
         this.session = session;
         this.files = files == null ? new SystemFileChoice(stage) : files;
         this.commands = new ShotCommands(session, this.files, stage, this::showNewShotCard, this::close);
-        this.board = new Board(session, commands::dropped);
-        this.bench = new Bench(session);
-        Ledge ledge = new Ledge(session);
+        Features features = new Features(List.of(new RulerFeature(session), new NotesFeature()));
+        this.board = new Board(session, features.tools(), commands::dropped);
+        this.bench = new Bench(session, features.lanes());
+        Ledge ledge = new Ledge(session, features.tools());
         Tray tray = new Tray(session, this.files, bench::typeWord, bench::typeCue);
         SheetPane sheet = new SheetPane(session);
         boardArea.getChildren().addAll(board, sheet, notice());
@@ -270,7 +274,7 @@ public final class Workbench {
                         .set(!session.view().onionSkinProperty().get()))
                 .on(Action.CHALK_OR_DUSTER, () -> session.view()
                         .toolProperty()
-                        .set(session.view().toolProperty().get() == Tool.DUSTER ? Tool.CHALK : Tool.DUSTER))
+                        .set(session.view().toolProperty().get().equals(Tool.DUSTER) ? Tool.CHALK : Tool.DUSTER))
                 .on(Action.PICK, () -> session.view().toolProperty().set(Tool.PICK))
                 .on(Action.FILL, () -> session.view().toolProperty().set(Tool.FILL))
                 .on(Action.GUIDES, () -> session.view().toolProperty().set(Tool.GUIDES))
@@ -368,7 +372,7 @@ public final class Workbench {
     }
 
     private void removeChosen() {
-        if (session.view().toolProperty().get() == Tool.PICK
+        if (session.view().toolProperty().get().equals(Tool.PICK)
                 && (board.removePoint() || session.picking().remove())) {
             return;
         }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.session.View.Duster;
+import chalktrace.app.session.View.Step;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.edit.FillEdits;
@@ -14,12 +15,15 @@ import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.stroke.StrokeSelection;
 import java.awt.geom.Rectangle2D;
 import java.nio.file.Files;
 import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -27,6 +31,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.robot.Motion;
 
 /** Tracing by pen, pointer and keys, in the window. Places are pixels of a shot of 640x360. */
 @ExtendWith(ApplicationExtension.class)
@@ -193,5 +198,34 @@ class TraceTest {
         robot.moveTo(window.onScreen(150, 100));
         robot.press(KeyCode.SHIFT).type(KeyCode.X).release(KeyCode.SHIFT);
         assertThat(window.session.selection().level()).isEqualTo(lines);
+    }
+
+    @Test
+    void theRulerMeasuresWithoutDrawing(FxRobot robot) {
+        window.click(robot, "ruler");
+        pen(robot, 100, 200, 220, 40);
+        // 120 across and 160 up: a triangle of 3, 4 and 5.
+        Label words = robot.lookup((Label label) -> label.getText().contains("px   x"))
+                .queryAs(Label.class);
+        assertThat(words.getText()).startsWith("200.").contains("53.");
+        assertThat(shot().levels().get(0).drawings()).isEmpty();
+        window.click(robot, "ruler");
+        pen(robot, 100, 200, 220, 40);
+        assertThat(drawing(0).strokes()).hasSize(1);
+    }
+
+    @Test
+    void aNoteIsWrittenOnItsLaneMovedAndEmptied(FxRobot robot) {
+        robot.interact(() -> window.session.view().stepProperty().set(Step.STUDY));
+        Node lane = robot.lookup((Node node) -> "notes lane".equals(node.getAccessibleText()))
+                .query();
+        robot.doubleClickOn(lane, Motion.DIRECT);
+        robot.write("slower");
+        robot.type(KeyCode.ENTER);
+        assertThat(shot().marks()).containsExactly(new Mark(0, Mark.Kind.NOTE, Optional.empty(), "slower"));
+        robot.drag(lane).moveBy(5 * 14, 0).drop();
+        assertThat(shot().marks()).extracting(Mark::frame).containsExactly(5);
+        robot.interact(() -> window.session.document().undo());
+        assertThat(shot().marks()).extracting(Mark::frame).containsExactly(0);
     }
 }

@@ -48,7 +48,7 @@ final class FillRows extends VBox {
     }
 
     private void show() {
-        boolean shown = session.view().toolProperty().get() == Tool.FILL;
+        boolean shown = session.view().toolProperty().get().equals(Tool.FILL);
         setVisible(shown);
         setManaged(shown);
     }

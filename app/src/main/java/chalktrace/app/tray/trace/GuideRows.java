@@ -42,7 +42,7 @@ final class GuideRows extends VBox {
     }
 
     private void show() {
-        boolean wanted = session.view().toolProperty().get() == View.Tool.GUIDES;
+        boolean wanted = session.view().toolProperty().get().equals(View.Tool.GUIDES);
         setVisible(wanted);
         setManaged(wanted);
         list.getChildren().clear();

@@ -83,7 +83,7 @@ final class PickRows extends VBox {
     }
 
     private void show() {
-        boolean shown = session.view().toolProperty().get() == Tool.PICK;
+        boolean shown = session.view().toolProperty().get().equals(Tool.PICK);
         setVisible(shown);
         setManaged(shown);
         Pick pick = session.selection().pickProperty().get();
