@@ -10,9 +10,10 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.awt.image.ColorModel;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.SplittableRandom;
-import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The grain of the paper, which shows through dry chalk: a piece of noise that repeats, the same on every machine and in
@@ -23,8 +24,16 @@ final class Grain {
     private static final int SIZE = 128;
     private static final long SEED = 0x9E3779B97F4A7C15L;
 
-    /** Colours in use are few. */
-    private static final Map<Integer, BufferedImage> PIECES = new ConcurrentHashMap<>();
+    /** Colours in use are few; of many, as while a colour is being chosen, the latest stay. */
+    private static final int MOST = 64;
+
+    private static final Map<Integer, BufferedImage> PIECES =
+            Collections.synchronizedMap(new LinkedHashMap<>(MOST, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Integer, BufferedImage> eldest) {
+                    return size() > MOST;
+                }
+            });
 
     private static final float[] COVER = cover();
 

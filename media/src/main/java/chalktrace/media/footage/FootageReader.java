@@ -9,6 +9,8 @@ import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 
 /**
  * Reads the pictures of one source ahead of the artist, on a thread of its own: the picture that is asked for last
@@ -29,6 +31,8 @@ public final class FootageReader implements AutoCloseable {
     /** How many pictures are kept ready on either side of the present one (two seconds at 24). */
     public static final int AHEAD = 48;
 
+    private static final Logger LOG = Logger.getLogger(FootageReader.class.getName());
+
     private final PictureSource source;
     private final FrameCache cache;
     private final Listener listener;
@@ -41,13 +45,14 @@ public final class FootageReader implements AutoCloseable {
     private int direction = 1;
     private boolean running;
 
-    /** How many pictures like these the cache holds; known with the first. */
-    private int room = 4 * AHEAD;
+    /** The latest picture, by whose size the room for others is known. */
+    private Picture like;
 
     public FootageReader(PictureSource source, FrameCache cache, Listener listener) {
         this.source = source;
         this.cache = cache;
         this.listener = listener;
+        cache.share(1);
         this.thread = Executors.newSingleThreadExecutor(task -> {
             Thread made = new Thread(task, "footage");
             made.setDaemon(true);
@@ -104,6 +109,13 @@ public final class FootageReader implements AutoCloseable {
                 unreadable.add(n);
             }
             listener.missing(n, e.getMessage());
+        } catch (RuntimeException | Error e) {
+            // Whatever a file makes of its decoder, the next picture is still asked for.
+            LOG.log(Level.WARNING, "picture " + n + " of " + source, e);
+            synchronized (this) {
+                unreadable.add(n);
+            }
+            listener.missing(n, "Picture " + n + " (counted from 0) can't be shown: " + e + ".");
         }
     }
 
@@ -113,7 +125,7 @@ public final class FootageReader implements AutoCloseable {
             reference.doubt(n).ifPresent(why -> listener.doubtful(n, why));
         }
         synchronized (this) {
-            room = cache.room(picture);
+            like = picture;
         }
         listener.arrived(n);
     }
@@ -154,6 +166,8 @@ public final class FootageReader implements AutoCloseable {
     }
 
     private int reach() {
+        // Those that share the cache come and go.
+        int room = like == null ? 4 * AHEAD : cache.room(like);
         return Math.max(1, Math.min(AHEAD, room / 2 - 2));
     }
 
@@ -167,5 +181,6 @@ public final class FootageReader implements AutoCloseable {
             Thread.currentThread().interrupt();
         }
         cache.forget(source);
+        cache.share(-1);
     }
 }

@@ -14,6 +14,7 @@ public final class FrameCache {
     private final long budget;
     private final Map<Key, Picture> pictures = new LinkedHashMap<>(64, 0.75f, true);
     private long bytes;
+    private int readers;
 
     public FrameCache(long budgetBytes) {
         this.budget = budgetBytes;
@@ -45,9 +46,14 @@ public final class FrameCache {
         });
     }
 
-    /** How many pictures like this one fit. */
-    int room(Picture like) {
-        return (int) Math.min(Integer.MAX_VALUE, budget / cost(like));
+    /** One more, or one fewer, fills it. */
+    synchronized void share(int more) {
+        readers += more;
+    }
+
+    /** How many pictures like this one fit into the share of one of those who fill it. */
+    synchronized int room(Picture like) {
+        return (int) Math.min(Integer.MAX_VALUE, budget / cost(like) / Math.max(1, readers));
     }
 
     /** A picture and the halves that are made of it when it is shown small. */
