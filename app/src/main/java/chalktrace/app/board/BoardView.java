@@ -63,6 +63,9 @@ public final class BoardView extends Region {
     private boolean fitted = true;
     private Optional<StrokeLayer> pen = Optional.empty();
 
+    /** The scene with the stroke under the pen; only that is exchanged while it is drawn. */
+    private Optional<Scene> underPen = Optional.empty();
+
     public BoardView(Session session) {
         this.session = session;
         getStyleClass().add("board");
@@ -193,16 +196,22 @@ public final class BoardView extends Region {
 
     /** Shows the stroke under the pen; only the tiles that it newly touches are composed. */
     void showPen(StrokeLayer stroke, Rectangle2D touchedInShot) {
+        boolean goesOn = pen.isPresent() && underPen.isPresent();
         pen = Optional.of(stroke);
+        // What lies around the stroke was asked for as the pen came down.
+        underPen = Optional.of(goesOn ? underPen.get().withStroke(stroke) : asked());
         Rectangle touched =
                 view.toDevice().createTransformedShape(touchedInShot).getBounds();
         touched.grow(2, 2);
-        compose(tiles.stream().filter(tile -> tile.area().intersects(touched)).toList());
+        compose(
+                underPen.get(),
+                tiles.stream().filter(tile -> tile.area().intersects(touched)).toList());
     }
 
     /** Takes the stroke under the pen away; what follows composes what is left. */
     void endPen() {
         pen = Optional.empty();
+        underPen = Optional.empty();
     }
 
     public void close() {
@@ -210,7 +219,10 @@ public final class BoardView extends Region {
     }
 
     void composeAll() {
-        compose(tiles);
+        underPen = Optional.empty();
+        if (!tiles.isEmpty()) {
+            compose(asked(), tiles);
+        }
     }
 
     private void look(Viewpoint from) {
@@ -232,12 +244,16 @@ public final class BoardView extends Region {
         });
     }
 
-    private void compose(List<Tile> which) {
-        if (tiles.isEmpty()) {
-            return;
+    private void compose(Scene scene, List<Tile> which) {
+        if (!which.isEmpty()) {
+            composer.compose(scene, view, quick, which, () -> framesShown.set(framesShown.get() + 1));
         }
+    }
+
+    /** The scene, with the footage of its frame asked for. */
+    private Scene asked() {
         session.footages().beginFrame();
-        composer.compose(scene(), view, quick, which, () -> framesShown.set(framesShown.get() + 1));
+        return scene();
     }
 
     private Shot onWorkingPaper(Shot shot) {

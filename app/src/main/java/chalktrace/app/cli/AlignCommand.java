@@ -1,14 +1,12 @@
 package chalktrace.app.cli;
 
-import chalktrace.core.edit.AlignEdits;
+import chalktrace.core.edit.AlignedScript;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.Word;
-import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.speech.AlignedWord;
-import chalktrace.core.speech.Aligner;
 import chalktrace.core.speech.Alignment;
 import chalktrace.core.speech.Pronunciations;
 import chalktrace.core.speech.ScriptText;
@@ -74,10 +72,11 @@ final class AlignCommand implements Callable<Integer> {
         Pronunciations pronunciations = new Pronunciations(said);
         PcmBuffer pcm = SoundFiles.read(sound);
         Percent percent = new Percent(answer);
-        Alignment found =
-                Aligner.align(pcm, 0, pcm.seconds(), written.texts(), List.of(), pronunciations, percent::show);
+        AlignedScript aligned =
+                AlignedScript.of(AlignedScript.Recording.whole(pcm), written, List.of(), pronunciations, percent::show);
         percent.end();
-        List<Word> words = AlignEdits.words(found, written.words(), 0, Map.of(), new Loudness(pcm));
+        Alignment found = aligned.found();
+        List<Word> words = aligned.words();
         List<MouthSpan> mouths = mouthOptions.mouths(words, frames.rate, pcm.seconds());
         TimedSpeech speech = new TimedSpeech(words, mouths, List.of());
         if (table != null) {

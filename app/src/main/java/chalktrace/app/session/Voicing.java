@@ -2,24 +2,21 @@ package chalktrace.app.session;
 
 import chalktrace.app.state.UserDictionary;
 import chalktrace.core.edit.AlignEdits;
+import chalktrace.core.edit.AlignedScript;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.Word;
-import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.SpeechActivity;
 import chalktrace.core.speech.AlignedWord;
-import chalktrace.core.speech.Aligner;
 import chalktrace.core.speech.Alignment;
 import chalktrace.core.speech.Pronunciations;
 import chalktrace.core.speech.ScriptText;
 import chalktrace.media.UnreadableException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -85,15 +82,15 @@ public final class Voicing {
     }
 
     private void align(VoiceSound.Heard heard) {
-        Shot shot = document.shot();
         ScriptText text;
         try {
-            text = ScriptText.parse(shot.speech().script());
+            text = ScriptText.parse(document.shot().speech().script());
         } catch (IllegalArgumentException e) {
             notices.problem(e.getMessage());
             return;
         }
-        List<String> script = text.texts();
+        AlignedScript.Recording recording =
+                new AlignedScript.Recording(heard.pcm(), heard.clip().startSeconds(), heard.from(), heard.to());
         aligning.set(proposals.proposeLong(
                 "align the script",
                 now -> List.of(
@@ -101,36 +98,21 @@ public final class Voicing {
                         now.speech().words(),
                         now.speech().sayings(),
                         now.sound(heard.clip().id())),
-                (now, job) -> aligned(now, heard, text, script, job)));
+                (now, job) -> {
+                    AlignedScript aligned = AlignedScript.of(
+                            recording,
+                            text,
+                            now.words(),
+                            pronunciations(now),
+                            done -> job.at((int) (1000 * done), 1000));
+                    return new Proposals.Outcome(
+                            AlignEdits.place(
+                                    aligned.words(),
+                                    recording.start() + recording.from(),
+                                    recording.start() + recording.to()),
+                            () -> placed(heard, aligned.found(), aligned.guessed()));
+                }));
         aligning.get().whenEnded(() -> aligning.set(null));
-    }
-
-    private Proposals.Outcome aligned(
-            Shot shot, VoiceSound.Heard heard, ScriptText text, List<String> script, Jobs.Job job) {
-        Pronunciations pronunciations = pronunciations(shot);
-        Map<Integer, Word> pinned = pinned(shot, script, heard);
-        double start = heard.clip().startSeconds();
-        List<Aligner.Pin> pins = pinned.entrySet().stream()
-                .map(entry -> new Aligner.Pin(
-                        entry.getKey(),
-                        entry.getValue().startSeconds() - start,
-                        entry.getValue().endSeconds() - start))
-                .toList();
-        Alignment found = Aligner.align(
-                heard.pcm(),
-                heard.from(),
-                heard.to(),
-                script,
-                pins,
-                pronunciations,
-                done -> job.at((int) (1000 * done), 1000));
-        List<Word> words = AlignEdits.words(found, text.words(), start, pinned, new Loudness(heard.pcm()));
-        List<String> guessed = script.stream()
-                .filter(word -> pronunciations.of(word).origin() == Pronunciations.Origin.GUESSED)
-                .distinct()
-                .toList();
-        return new Proposals.Outcome(
-                AlignEdits.place(words, start + heard.from(), start + heard.to()), () -> placed(heard, found, guessed));
     }
 
     /** The person's dictionary, and before it what the shot has; a dictionary that was spoilt by hand is left out, and that is said. */
@@ -176,34 +158,6 @@ public final class Voicing {
                 },
                 kept -> {},
                 notices::problem);
-    }
-
-    /** The pinned words of the ruler, by their place in the script: each is the next that is written so. */
-    private static Map<Integer, Word> pinned(Shot shot, List<String> script, VoiceSound.Heard heard) {
-        Map<Integer, Word> out = new TreeMap<>();
-        int next = 0;
-        for (Word word : shot.words()) {
-            double from = word.startSeconds() - heard.clip().startSeconds();
-            boolean inside =
-                    from >= heard.from() && word.endSeconds() - heard.clip().startSeconds() <= heard.to();
-            int at = indexFrom(script, next, word.text());
-            if (inside && at >= 0) {
-                if (word.pinned()) {
-                    out.put(at, word);
-                }
-                next = at + 1;
-            }
-        }
-        return out;
-    }
-
-    private static int indexFrom(List<String> script, int from, String text) {
-        for (int i = from; i < script.size(); i++) {
-            if (Pronunciations.key(script.get(i)).equals(Pronunciations.key(text))) {
-                return i;
-            }
-        }
-        return -1;
     }
 
     /** Without a script: a word for each stretch of speech, to be named. */

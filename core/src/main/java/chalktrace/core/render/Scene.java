@@ -14,4 +14,13 @@ public record Scene(PictureSize size, List<SceneLayer> layers) {
     boolean hasPaper() {
         return !layers.isEmpty() && layers.get(0) instanceof PaperLayer;
     }
+
+    /** The same with another stroke under the pen in the place of the one that it has. */
+    public Scene withStroke(StrokeLayer stroke) {
+        return new Scene(
+                size,
+                layers.stream()
+                        .map(layer -> layer instanceof StrokeLayer ? stroke : layer)
+                        .toList());
+    }
 }

@@ -2,6 +2,7 @@ package chalktrace.media.codec;
 
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.PictureSource;
 import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
@@ -27,11 +28,6 @@ import org.bytedeco.ffmpeg.global.avutil;
  * that it became, so that a picture is known by what it is and not by when it should have come.
  */
 public final class VideoDecoder implements AutoCloseable {
-
-    /** Gets pictures that are decoded on the way to the one that was asked for. */
-    public interface Sink {
-        void take(int n, Picture picture);
-    }
 
     private static final int THREADS = Runtime.getRuntime().availableProcessors() + 1;
 
@@ -139,7 +135,7 @@ public final class VideoDecoder implements AutoCloseable {
      * @param wanted which of the pictures decoded on the way the sink takes; others are not converted
      * @throws PictureUnavailableException when the picture is damaged or missing
      */
-    public Picture picture(int n, IntPredicate wanted, Sink sink) throws PictureUnavailableException {
+    public Picture picture(int n, IntPredicate wanted, PictureSource.Sink sink) throws PictureUnavailableException {
         if (n < 0 || n >= index.pictures()) {
             throw new PictureUnavailableException(input.file().getFileName() + " has pictures 0 to "
                     + (index.pictures() - 1) + " (counted from 0), and no picture " + n + ".");

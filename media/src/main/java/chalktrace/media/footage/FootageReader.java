@@ -100,9 +100,7 @@ public final class FootageReader implements AutoCloseable {
 
     private void read(int n, int aim) {
         try {
-            Picture picture = source instanceof VideoClip clip
-                    ? clip.picture(n, other -> isNear(other, aim) && !cache.has(source, other), this::keep)
-                    : source.picture(n);
+            Picture picture = source.picture(n, other -> isNear(other, aim) && !cache.has(source, other), this::keep);
             keep(n, picture);
         } catch (PictureUnavailableException e) {
             synchronized (this) {
@@ -121,9 +119,7 @@ public final class FootageReader implements AutoCloseable {
 
     private void keep(int n, Picture picture) {
         cache.put(source, n, picture);
-        if (source instanceof Reference reference) {
-            reference.doubt(n).ifPresent(why -> listener.doubtful(n, why));
-        }
+        source.doubt(n).ifPresent(why -> listener.doubtful(n, why));
         synchronized (this) {
             like = picture;
         }

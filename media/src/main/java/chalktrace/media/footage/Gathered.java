@@ -12,7 +12,6 @@ import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.sound.SoundFiles;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -37,7 +36,7 @@ public record Gathered(
      * @throws UnreadableException when it can't be taken in
      */
     public static Gathered from(Path file, int startFrame) throws UnreadableException {
-        boolean mayBeSound = !Files.isDirectory(file) && !References.isPicture(file);
+        boolean mayBeSound = References.mayHaveSound(file);
         if (mayBeSound && !MediaFacts.hasPictures(file)) {
             return sound(file, startFrame);
         }

@@ -6,7 +6,6 @@ import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.codec.SoundDecoder;
 import chalktrace.media.codec.VideoDecoder;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -23,7 +22,7 @@ public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Soun
 
     /** @throws UnreadableException when it is neither picture nor sound, or is damaged */
     public static MediaFacts of(Path file) throws UnreadableException {
-        boolean mayHaveSound = !Files.isDirectory(file) && !References.isPicture(file);
+        boolean mayHaveSound = References.mayHaveSound(file);
         if (mayHaveSound && !hasPictures(file)) {
             return new MediaFacts("sound", Optional.empty(), Optional.of(sound(file)), List.of());
         }

@@ -94,7 +94,7 @@ public final class PictureRun implements Reference {
         boolean bare = false;
         int longest = 0;
         for (Map.Entry<Long, Path> one : byNumber.entrySet()) {
-            String digits = References.digits(one.getValue());
+            String digits = PictureKind.digits(one.getValue());
             boolean zero = digits.length() > Long.toString(one.getKey()).length();
             padded |= zero;
             longest = zero ? Math.max(longest, digits.length()) : longest;

@@ -1,5 +1,6 @@
 package chalktrace.media.footage;
 
+import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -151,11 +152,11 @@ public final class ProxyShelf {
     }
 
     private static String nameFor(Path footage) {
-        return References.isPicture(footage) || Files.isDirectory(footage)
-                ? FileStamp.of(footage).substring(0, 32)
-                : ContentMark.of(footage)
-                        .map(mark -> mark.digest() + "-" + mark.bytes())
-                        .orElse("unknown");
+        try {
+            return References.cacheKey(footage);
+        } catch (UnreadableException e) {
+            return "unknown";
+        }
     }
 
     private static long size(Path file) {

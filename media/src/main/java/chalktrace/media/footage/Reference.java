@@ -3,7 +3,6 @@ package chalktrace.media.footage;
 import chalktrace.core.picture.PictureSource;
 import chalktrace.core.time.FrameRate;
 import java.util.List;
-import java.util.Optional;
 
 /** Opened footage of any kind: a video, one picture, or a run of numbered pictures. Safe for threads; must be closed. */
 public interface Reference extends PictureSource, AutoCloseable {
@@ -26,11 +25,6 @@ public interface Reference extends PictureSource, AutoCloseable {
     /** What is odd about the source and worth knowing, one sentence each. */
     default List<String> notes() {
         return List.of();
-    }
-
-    /** What is wrong with a picture that was read all the same, as a sentence; empty where all is well. */
-    default Optional<String> doubt(int n) {
-        return Optional.empty();
     }
 
     @Override

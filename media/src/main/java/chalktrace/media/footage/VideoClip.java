@@ -70,8 +70,8 @@ public final class VideoClip implements Reference {
     }
 
     /** As {@link #picture(int)}; pictures that are decoded on the way and wanted go to the sink. */
-    synchronized Picture picture(int n, IntPredicate wanted, VideoDecoder.Sink sink)
-            throws PictureUnavailableException {
+    @Override
+    public synchronized Picture picture(int n, IntPredicate wanted, Sink sink) throws PictureUnavailableException {
         return decoder.picture(n, wanted, sink);
     }
 
