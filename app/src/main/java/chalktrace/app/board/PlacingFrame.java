@@ -67,7 +67,16 @@ final class PlacingFrame extends Pane {
         }
         // Whatever changes the picture or the view comes on screen as a composed frame.
         board.framesShownProperty().addListener(shown -> show());
-        session.view().placingProperty().addListener(changed -> show());
+        session.view().placingProperty().addListener(changed -> placeAnother());
+        show();
+    }
+
+    /** What was being dragged is given up when something else, or nothing, is placed. */
+    private void placeAnother() {
+        if (grip != null) {
+            grip = null;
+            session.document().preview(null);
+        }
         show();
     }
 

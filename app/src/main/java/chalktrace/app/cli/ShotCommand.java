@@ -52,7 +52,7 @@ final class ShotCommand {
             Gathered gathered = Gathered.from(file, at);
             Edit edit = gathered.edit(opened.shot(), gathered.pictures().map(p -> options.conform(at, p.times())));
             Shot changed = edit.change().apply(opened.shot());
-            opened.file().save(changed, shot);
+            ShotFile.saveOver(opened, changed, shot);
             answer.print(
                     "took " + file.getFileName() + " into " + shot + " from frame " + at,
                     Answer.object()
@@ -87,7 +87,7 @@ final class ShotCommand {
             found.forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
             Shot changed = ReferenceEdits.relink(places).change().apply(opened.shot());
             if (!found.isEmpty()) {
-                opened.file().save(changed, shot);
+                ShotFile.saveOver(opened, changed, shot);
             }
             lost.removeAll(found.keySet());
             ObjectNode document = Answer.object().put("file", shot.toString()).put("found", found.size());

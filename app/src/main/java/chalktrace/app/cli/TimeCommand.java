@@ -87,7 +87,7 @@ final class TimeCommand implements Callable<Integer> {
             Shot changed = edit.change().apply(shot);
             document.put("changed", !changed.equals(shot));
             if (!dryRun && !changed.equals(shot)) {
-                opened.file().save(changed, file);
+                ShotFile.saveOver(opened, changed, file);
             }
         } catch (IllegalArgumentException e) {
             throw UnreadableException.of(file, "can't be timed so: " + e.getMessage(), "The file is as it was.");

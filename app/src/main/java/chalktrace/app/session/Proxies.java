@@ -118,7 +118,7 @@ public final class Proxies {
 
     /** Keeps proxies in another folder. */
     public void moveTo(Path folder) {
-        jobs.run(
+        jobs.runBehind(
                 "move the proxies",
                 job -> {
                     shelf.moveTo(folder);
@@ -183,7 +183,7 @@ public final class Proxies {
     }
 
     private void onShelf(String name, Consumer<ProxyShelf> work) {
-        jobs.run(
+        jobs.runBehind(
                 name,
                 job -> {
                     work.accept(shelf);

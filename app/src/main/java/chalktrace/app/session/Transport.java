@@ -274,7 +274,7 @@ public final class Transport {
         if (feed.isOver()) {
             int last = feed.path.speed() > 0 ? played.last() : played.start();
             stop();
-            frame.set(last);
+            frame.set(document.shown().setup().clamp(last));
             return;
         }
         int now = feed.frameHeard();
@@ -284,7 +284,8 @@ public final class Transport {
         if (passed > Math.ceil(Math.abs(feed.path.speed()))) {
             dropped.set(dropped.get() + passed - 1);
         }
-        frame.set(now);
+        // The shot may have become shorter while it plays.
+        frame.set(document.shown().setup().clamp(now));
     }
 
     /** Feeds the device along a path. */

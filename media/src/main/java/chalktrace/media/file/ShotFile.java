@@ -137,6 +137,34 @@ public final class ShotFile {
         marks = found;
     }
 
+    /**
+     * Saves a changed shot over the file that it was opened from, for work without a window.
+     *
+     * @throws UnwritableException when the file is of a newer version, or someone has it open; it is untouched
+     */
+    public static void saveOver(Opened opened, Shot changed, Path path) throws UnwritableException {
+        if (opened.whyReadOnly().isPresent()) {
+            throw UnwritableException.of(
+                    path,
+                    "changed",
+                    "It is as it was.",
+                    new IOException(opened.whyReadOnly().get()));
+        }
+        ShotLock.Taken taken = ShotLock.take(path);
+        if (taken.holder().isPresent()) {
+            throw UnwritableException.of(
+                    path,
+                    "changed",
+                    "It is as it was: close it there first.",
+                    new IOException("it is open by " + taken.holder().get()));
+        }
+        try {
+            opened.file().save(changed, path);
+        } finally {
+            taken.lock().ifPresent(ShotLock::close);
+        }
+    }
+
     private static Path saving(Path place) {
         return place.resolveSibling("." + place.getFileName() + ".saving");
     }

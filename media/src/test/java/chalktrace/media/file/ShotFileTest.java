@@ -2,6 +2,7 @@ package chalktrace.media.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import chalktrace.core.shot.Shot;
 import chalktrace.media.UnreadableException;
@@ -325,5 +326,25 @@ class ShotFileTest {
         ShotFile.tidy(file);
         assertThat(left).doesNotExist();
         assertThat(ShotFile.open(file).shot()).isEqualTo(full());
+    }
+
+    @Test
+    void workWithoutAWindowLeavesAloneWhatIsOpenOrNewer() throws Exception {
+        Path file = saved(full());
+        byte[] before = Files.readAllBytes(file);
+        ShotFile.Opened opened = ShotFile.open(file);
+        try (ShotLock held = ShotLock.take(file).lock().orElseThrow()) {
+            assertThatThrownBy(() -> ShotFile.saveOver(opened, full().withName("later"), file))
+                    .hasMessageContaining("is open by");
+        }
+        assertThat(Files.readAllBytes(file)).isEqualTo(before);
+        ShotFile.saveOver(opened, full().withName("later"), file);
+        assertThat(ShotFile.open(file).shot().name()).isEqualTo("later");
+        Path newer = withDocument(json -> json.replaceFirst("\"formatVersion\" : \\d+", "\"formatVersion\" : 99"));
+        byte[] asItWas = Files.readAllBytes(newer);
+        ShotFile.Opened readOnly = ShotFile.open(newer);
+        assertThatThrownBy(() -> ShotFile.saveOver(readOnly, full().withName("later"), newer))
+                .hasMessageContaining("newer version");
+        assertThat(Files.readAllBytes(newer)).isEqualTo(asItWas);
     }
 }
