@@ -53,6 +53,15 @@ class ArchitectureTest {
             slices().matching("chalktrace.media.(*)..").should().beFreeOfCycles();
 
     @ArchTest
+    static final ArchRule noPackagesFormACircle =
+            slices().matching("chalktrace.(**)").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule featuresDoNotKnowEachOther = slices().matching("chalktrace.app.(ruler|notes)..")
+            .should()
+            .notDependOnEachOther();
+
+    @ArchTest
     static final ArchRule appHasNoCycles =
             slices().matching("chalktrace.app.(*)..").should().beFreeOfCycles();
 }

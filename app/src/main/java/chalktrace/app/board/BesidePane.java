@@ -59,7 +59,12 @@ public final class BesidePane extends Region {
             }
             tile.get().view().relocate(GAP, y + nameHeight);
             PictureSize size = new PictureSize(width, high);
-            Scene scene = Scenes.beside(clip, frame, size, session.footages()).orElse(new Scene(size, List.of()));
+            Scene scene = Scenes.beside(
+                            clip,
+                            frame,
+                            size,
+                            session.footages().latestProperty().get())
+                    .orElse(new Scene(size, List.of()));
             tiles.compose(scene, Viewpoint.plain(width, high), List.of(tile.get()), () -> {});
         }
 
@@ -78,8 +83,7 @@ public final class BesidePane extends Region {
         setMinHeight(0);
         InvalidationListener all = changed -> show();
         session.document().shownProperty().addListener(all);
-        session.transport().frameProperty().addListener(all);
-        session.footages().arrivalsProperty().addListener(all);
+        session.footages().latestProperty().addListener(all);
         heightProperty().addListener(all);
         Theme.lookProperty().addListener(new WeakInvalidationListener(all));
         widthProperty().addListener(all);

@@ -17,6 +17,7 @@ import chalktrace.core.render.StrokeLayer;
 import chalktrace.core.render.Viewpoint;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import java.awt.Rectangle;
@@ -199,7 +200,7 @@ public final class BoardView extends Region {
         boolean goesOn = pen.isPresent() && underPen.isPresent();
         pen = Optional.of(stroke);
         // What lies around the stroke was asked for as the pen came down.
-        underPen = Optional.of(goesOn ? underPen.get().withStroke(stroke) : asked());
+        underPen = Optional.of(goesOn ? underPen.get().withStroke(stroke) : scene());
         Rectangle touched =
                 view.toDevice().createTransformedShape(touchedInShot).getBounds();
         touched.grow(2, 2);
@@ -221,7 +222,7 @@ public final class BoardView extends Region {
     void composeAll() {
         underPen = Optional.empty();
         if (!tiles.isEmpty()) {
-            compose(asked(), tiles);
+            compose(scene(), tiles);
         }
     }
 
@@ -250,10 +251,12 @@ public final class BoardView extends Region {
         }
     }
 
-    /** The scene, with the footage of its frame asked for. */
-    private Scene asked() {
-        session.footages().beginFrame();
-        return scene();
+    /** The footage that is shown on the board and beside it. */
+    private static List<Footage> seen(Shot shot, boolean onBoard) {
+        return shot.footage().stream()
+                .filter(Footage::visible)
+                .filter(clip -> onBoard || clip.where() == Footage.Where.BESIDE_BOARD)
+                .toList();
     }
 
     private Shot onWorkingPaper(Shot shot) {
@@ -275,14 +278,13 @@ public final class BoardView extends Region {
         }
         int gate = frame;
         frame = session.view().seen(shot, frame);
-        FootagePictures pictures = session.view().footageRunsProperty().get()
-                ? (footage, held) -> session.footages().at(footage, gate)
-                : session.footages();
+        boolean withFootage = !session.view().footageHiddenProperty().get();
+        FootagePictures pictures = session.footages()
+                .ask(
+                        seen(shot, withFootage),
+                        session.view().footageRunsProperty().get() ? gate : frame);
         SceneOptions options = new SceneOptions(
-                !session.view().footageHiddenProperty().get(),
-                onion ? onion(shot, level) : Optional.empty(),
-                Optional.ofNullable(level),
-                pen);
+                withFootage, onion ? onion(shot, level) : Optional.empty(), Optional.ofNullable(level), pen);
         Scene scene = Scenes.of(
                 shot, frame, options.withLifted(session.view().liftedProperty().get()), pictures);
         Drawing draft = session.inBetweening().draftProperty().get();

@@ -37,8 +37,9 @@ final class ExportCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         Path out = Path.of(target);
+        Exporter exporter = exporter(out);
         Shot shot = ShotFile.open(file).shot();
-        Exporter.Outcome outcome = exporter(out).write(shot, out, new Exporter.Choices(withFootage), Progress.NONE);
+        Exporter.Outcome outcome = exporter.write(shot, out, new Exporter.Choices(withFootage), Progress.NONE);
         ObjectNode document = Answer.object().put("file", target).put("frames", outcome.frames());
         ArrayNode problems = document.putArray("problems");
         outcome.problems().forEach(problems::add);

@@ -72,6 +72,7 @@ public final class Footages implements FootagePictures {
     private final ReadOnlyStringWrapper doubt = new ReadOnlyStringWrapper();
     private final ReadOnlyLongWrapper arrivals = new ReadOnlyLongWrapper();
     private final ReadOnlyBooleanWrapper settling = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyObjectWrapper<ShownFootage> latest = new ReadOnlyObjectWrapper<>(ShownFootage.NONE);
     private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>(Seen.NOTHING);
     private final PauseTransition rest = new PauseTransition(REST);
     private int frameBefore = -1;
@@ -155,51 +156,102 @@ public final class Footages implements FootagePictures {
         follow();
     }
 
-    /** Asks for what a frame shows; to be called before the frame is composed. */
-    public void beginFrame() {
-        settling.set(false);
-        doubt.set(null);
-        seen.set(Seen.NOTHING);
-    }
-
-    @Override
-    public Optional<Shown> at(Footage clip, int frame) {
+    /**
+     * What a frame shows, once for all who show it; what is not at hand is asked for.
+     *
+     * @param clips the footage that is seen
+     */
+    public ShownFootage ask(List<Footage> clips, int frame) {
         if (frame != frameBefore) {
             frameBefore = frame;
             rest.playFromStart();
         }
+        Asking asking = new Asking(frame);
+        clips.forEach(asking::ask);
+        ShownFootage answer = asking.answer();
+        settling.set(answer.settling());
+        doubt.set(answer.doubt());
+        seen.set(answer.seen());
+        latest.set(answer);
+        return answer;
+    }
+
+    /** What the board shows now. */
+    public ReadOnlyObjectProperty<ShownFootage> latestProperty() {
+        return latest.getReadOnlyProperty();
+    }
+
+    /** What was shown of footage last. */
+    @Override
+    public Optional<Shown> at(Footage clip, int frame) {
         OpenFootage open = byFile.get(clip.file());
-        if (open == null) {
-            if (!problems.containsKey(clip.file())) {
-                settling.set(true);
+        return open == null || showing(open, clip, frame).isEmpty()
+                ? Optional.empty()
+                : Optional.ofNullable(lastShown.get(clip.id()));
+    }
+
+    private Optional<Footage.Showing> showing(OpenFootage open, Footage clip, int frame) {
+        return clip.at(frame, document.shown().setup().rate(), open.reference().times());
+    }
+
+    /** One frame's question. */
+    private final class Asking {
+
+        private final int frame;
+        private final boolean atRest = rest.getStatus() != PauseTransition.Status.RUNNING;
+        private final Map<String, Shown> pictures = new HashMap<>();
+        private boolean standsIn;
+        private String wrong;
+        private Seen from = Seen.NOTHING;
+
+        Asking(int frame) {
+            this.frame = frame;
+        }
+
+        void ask(Footage clip) {
+            OpenFootage open = byFile.get(clip.file());
+            if (open == null) {
+                standsIn |= !problems.containsKey(clip.file());
+                return;
             }
-            return Optional.empty();
+            Optional<Footage.Showing> showing = showing(open, clip, frame);
+            if (showing.isEmpty()) {
+                awaited.remove(clip.id());
+                lastShown.remove(clip.id());
+                return;
+            }
+            Optional<Found> found = open.find(showing.get().picture(), atRest, running);
+            if (found.isPresent()) {
+                awaited.remove(clip.id());
+                see(open, found.get());
+                lastShown.put(
+                        clip.id(),
+                        new Shown(
+                                found.get().picture(),
+                                open.reference().displaySize(),
+                                open.reference().turnDegrees(),
+                                showing.get().region()));
+            } else {
+                awaited.add(clip.id());
+                standsIn = true;
+            }
+            Optional.ofNullable(lastShown.get(clip.id())).ifPresent(shown -> pictures.put(clip.id(), shown));
         }
-        Reference reference = open.reference();
-        Optional<Footage.Showing> showing =
-                clip.at(frame, document.shown().setup().rate(), reference.times());
-        if (showing.isEmpty()) {
-            awaited.remove(clip.id());
-            lastShown.remove(clip.id());
-            return Optional.empty();
+
+        private void see(OpenFootage open, Found found) {
+            if (!found.why().isEmpty()) {
+                wrong = found.why();
+            }
+            if (found.origin() == Origin.PROXY) {
+                from = Seen.PROXY;
+            } else if (open.hasProxy() && from == Seen.NOTHING) {
+                from = Seen.SOURCE;
+            }
         }
-        boolean atRest = rest.getStatus() != PauseTransition.Status.RUNNING;
-        Optional<Found> found = open.find(showing.get().picture(), atRest, running);
-        if (found.isPresent()) {
-            awaited.remove(clip.id());
-            see(open, found.get());
-            lastShown.put(
-                    clip.id(),
-                    new Shown(
-                            found.get().picture(),
-                            reference.displaySize(),
-                            reference.turnDegrees(),
-                            showing.get().region()));
-        } else {
-            awaited.add(clip.id());
-            settling.set(true);
+
+        ShownFootage answer() {
+            return new ShownFootage(pictures, standsIn, wrong, from);
         }
-        return Optional.ofNullable(lastShown.get(clip.id()));
     }
 
     /** A picture of footage, whole, as far as it is at hand; asks for it otherwise. */
@@ -211,17 +263,6 @@ public final class Footages implements FootagePictures {
         }
         return found.map(f -> new Shown(
                 f.picture(), open.reference().displaySize(), open.reference().turnDegrees()));
-    }
-
-    private void see(OpenFootage open, Found found) {
-        if (!found.why().isEmpty()) {
-            doubt.set(found.why());
-        }
-        if (found.origin() == Origin.PROXY) {
-            seen.set(Seen.PROXY);
-        } else if (open.hasProxy() && seen.get() == Seen.NOTHING) {
-            seen.set(Seen.SOURCE);
-        }
     }
 
     /** Looks on the disk which of the opened files were changed. On any thread. */

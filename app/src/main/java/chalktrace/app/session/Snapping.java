@@ -43,7 +43,7 @@ public final class Snapping {
         transport.frameProperty().addListener(changed);
         transport.playingProperty().addListener(changed);
         document.shownProperty().addListener(changed);
-        footages.arrivalsProperty().addListener(changed);
+        footages.latestProperty().addListener(changed);
     }
 
     /** Whether the chalk follows the edges of the footage. */
@@ -83,7 +83,11 @@ public final class Snapping {
         Picture mine = wanted();
         Shot shot = document.shown();
         Shot bare = shot.withLevels(List.of()).withMouths(List.of());
-        Scene scene = Scenes.of(bare, transport.frame(), SceneOptions.export(true), footages);
+        Scene scene = Scenes.of(
+                bare,
+                transport.frame(),
+                SceneOptions.export(true),
+                footages.latestProperty().get());
         PictureSize size = shot.setup().size();
         jobs.runQuietly(
                 job -> EdgeMap.of(
