@@ -57,9 +57,8 @@ class ArchitectureTest {
             slices().matching("chalktrace.(**)").should().beFreeOfCycles();
 
     @ArchTest
-    static final ArchRule featuresDoNotKnowEachOther = slices().matching("chalktrace.app.(ruler|notes)..")
-            .should()
-            .notDependOnEachOther();
+    static final ArchRule featuresDoNotKnowEachOther =
+            slices().matching("chalktrace.app.(ruler|notes)..").should().notDependOnEachOther();
 
     @ArchTest
     static final ArchRule appHasNoCycles =

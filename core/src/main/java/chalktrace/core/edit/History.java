@@ -4,11 +4,8 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import java.util.ArrayDeque;
-import java.util.Collections;
 import java.util.Deque;
-import java.util.IdentityHashMap;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * The present shot and the way back: undo is the earlier value. The oldest steps are dropped when what only they still
@@ -18,6 +15,9 @@ public final class History {
 
     /** What a step costs besides the drawings that it replaced. */
     private static final long STEP_BYTES = 2_000;
+
+    /** A run of exposures and its place in a list. */
+    private static final long RUN_BYTES = 48;
 
     private record Step(String name, Shot shot, long bytes) {}
 
@@ -92,15 +92,24 @@ public final class History {
         }
     }
 
+    /** What only the earlier shot holds: lists that were copied, and drawings as far as they are not made of the same items. */
     private static long replacedBytes(Shot before, Shot after) {
-        Set<Drawing> kept = Collections.newSetFromMap(new IdentityHashMap<>());
-        for (Level level : after.levels()) {
-            kept.addAll(level.drawings());
-        }
         long bytes = 0;
         for (Level level : before.levels()) {
-            for (Drawing drawing : level.drawings()) {
-                bytes += kept.contains(drawing) ? 0 : drawing.bytes();
+            Level now = after.level(level.id()).orElse(null);
+            if (now == level) {
+                continue;
+            }
+            if (now == null || now.exposures() != level.exposures()) {
+                bytes += RUN_BYTES * level.exposures().runs().size();
+            }
+            if (now == null || now.drawings() != level.drawings()) {
+                bytes += 8L * level.drawings().size();
+                for (Drawing drawing : level.drawings()) {
+                    Drawing other =
+                            now == null ? null : now.drawing(drawing.number()).orElse(null);
+                    bytes += other == drawing ? 0 : other == null ? drawing.bytes() : drawing.bytesBeside(other);
+                }
             }
         }
         return bytes;

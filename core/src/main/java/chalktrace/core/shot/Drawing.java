@@ -242,7 +242,19 @@ public final class Drawing {
 
     /** About how much memory the drawing takes. */
     public long bytes() {
-        return 96 + items.stream().mapToLong(item -> 24 + item.bytes()).sum();
+        return 96 + items.stream().mapToLong(item -> 32 + item.bytes()).sum();
+    }
+
+    /** What it holds in memory besides what another holds as well, as that is made of the same items. */
+    public long bytesBeside(Drawing other) {
+        Set<DrawingItem> shared = Collections.newSetFromMap(new IdentityHashMap<>());
+        shared.addAll(other.items);
+        return 96
+                + 8L * items.size()
+                + items.stream()
+                        .filter(item -> !shared.contains(item))
+                        .mapToLong(item -> 24 + item.bytes())
+                        .sum();
     }
 
     @Override

@@ -4,8 +4,14 @@ import static chalktrace.core.testing.Shots.LEVEL;
 import static chalktrace.core.testing.Shots.line;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
+import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class HistoryTest {
@@ -65,5 +71,33 @@ class HistoryTest {
             history.redo();
         }
         assertThat(history.present()).isEqualTo(last);
+    }
+
+    /** A budget of 256 MB is for what is really held: strokes that a drawing keeps are held once, however many steps it has been through. */
+    @Test
+    void fiveThousandStrokesOnACrowdedDrawingCanAllBeUndone() {
+        Drawing crowded = Drawing.empty(1);
+        List<DrawingItem> items = new ArrayList<>();
+        for (int i = 0; i < 1000; i++) {
+            items.add(new DrawingItem.Line(Shots.line(i, 1, 2, 3)));
+        }
+        Shot start = Shots.showing(Exposure.of(0, 4, 1));
+        Drawing full = crowded.withItems(items);
+        Shot first = start.withLevel(Shots.LEVEL, level -> level.with(full));
+        History history = new History(first, 256L << 20);
+        for (int i = 0; i < 5000; i++) {
+            Stroke stroke = Shots.line(1, i, 2, 3);
+            history.apply(new Edit(
+                    "draw",
+                    shot -> shot.withLevel(
+                            Shots.LEVEL,
+                            level -> level.with(level.drawing(1).orElseThrow().plus(stroke)))));
+        }
+        int undone = 0;
+        while (history.undo()) {
+            undone++;
+        }
+        assertThat(undone).isEqualTo(5000);
+        assertThat(history.present()).isEqualTo(first);
     }
 }
