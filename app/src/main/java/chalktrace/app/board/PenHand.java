@@ -95,7 +95,7 @@ public final class PenHand {
     }
 
     private void down(PenSample sample, boolean eraser) {
-        if (isBusy()) {
+        if (isBusy() || session.view().askingProperty().get()) {
             return;
         }
         session.transport().stop();

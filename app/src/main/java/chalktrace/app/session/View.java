@@ -83,6 +83,7 @@ public final class View {
         }
     }
 
+    private final BooleanProperty asking = new SimpleBooleanProperty();
     private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.CHALK);
     private final ObjectProperty<Duster> duster = new SimpleObjectProperty<>(Duster.STROKE);
     private final BooleanProperty pickByBox = new SimpleBooleanProperty();
@@ -117,6 +118,11 @@ public final class View {
     /** What the pointer places on the board, in place of drawing; null for nothing. */
     public ObjectProperty<Placing> placingProperty() {
         return placing;
+    }
+
+    /** Whether a question stands that has to be answered before anything is drawn. */
+    public BooleanProperty askingProperty() {
+        return asking;
     }
 
     public ObjectProperty<Tool> toolProperty() {

@@ -118,7 +118,13 @@ final class ShotCommands {
     }
 
     private void offerLeftovers(List<Shelf.Found> found) {
-        new LeftoverDialog(session, window, found).showAndWait();
+        // A pen does not ask the window whether it may draw.
+        session.view().askingProperty().set(true);
+        try {
+            new LeftoverDialog(session, window, found).showAndWait();
+        } finally {
+            session.view().askingProperty().set(false);
+        }
     }
 
     private ButtonType ask(String question, String why, ButtonType... answers) {

@@ -44,6 +44,11 @@ final class ShotArchive implements AutoCloseable {
         }
     }
 
+    /** How many parts it holds. */
+    int parts() {
+        return zip.size();
+    }
+
     byte[] read(String name) throws UnreadableException {
         ZipEntry entry = zip.getEntry(name);
         if (entry == null) {

@@ -70,6 +70,7 @@ public final class ShotFile {
         try (ShotArchive archive = ShotArchive.open(path)) {
             JsonNode root = document(path, archive.read(DOCUMENT));
             int version = root.path("formatVersion").asInt(0);
+            requireParts(path, root, archive);
             Shot shot;
             try {
                 shot = ShotJson.read(
@@ -162,6 +163,20 @@ public final class ShotFile {
             opened.file().save(changed, path);
         } finally {
             taken.lock().ifPresent(ShotLock::close);
+        }
+    }
+
+    /** Each drawing is a part of its own: a file that names one part again and again would be read for ever. */
+    private static void requireParts(Path path, JsonNode root, ShotArchive archive) throws UnreadableException {
+        long drawings = 0;
+        for (JsonNode level : root.path("levels")) {
+            drawings += level.path("drawings").size();
+        }
+        if (drawings > archive.parts()) {
+            throw UnreadableException.of(
+                    path,
+                    "names " + drawings + " drawings but holds " + archive.parts() + " parts",
+                    "Take an earlier copy.");
         }
     }
 

@@ -20,6 +20,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -346,5 +347,16 @@ class ShotFileTest {
         assertThatThrownBy(() -> ShotFile.saveOver(readOnly, full().withName("later"), newer))
                 .hasMessageContaining("newer version");
         assertThat(Files.readAllBytes(newer)).isEqualTo(asItWas);
+    }
+
+    @Test
+    void aFileThatNamesOnePartThousandsOfTimesIsRefused() throws Exception {
+        Path file = withDocument(json -> {
+            String one = "{\"number\" : 1, \"file\" : \"drawings/level-1/1.svg\"}";
+            return json.replaceFirst(
+                    "\"drawings\" : \\[",
+                    "\"drawings\" : [" + String.join(",", Collections.nCopies(20_000, one)) + ",");
+        });
+        assertRefused(file, "names 20002 drawings");
     }
 }
