@@ -33,9 +33,9 @@ final class StrokePieces {
     void join(Map<Integer, StrokeMatching.Pair> pairs, Set<Integer> taken) {
         for (StrokeMatching.Pair pair : new ArrayList<>(pairs.values())) {
             double ratio = toLength[pair.with()] / Math.max(1e-6, fromLength[pair.of()] * growth);
-            if (ratio < StrokeMatching.WHOLE) {
+            if (ratio < StrokeCandidates.WHOLE) {
                 secondInPieces(pair, pairs, taken);
-            } else if (ratio > 1 / StrokeMatching.WHOLE) {
+            } else if (ratio > 1 / StrokeCandidates.WHOLE) {
                 firstInPieces(pair, pairs);
             }
         }
@@ -44,7 +44,7 @@ final class StrokePieces {
     private void secondInPieces(StrokeMatching.Pair pair, Map<Integer, StrokeMatching.Pair> pairs, Set<Integer> taken) {
         double wanted = fromLength[pair.of()] * growth;
         int best = -1;
-        double least = (1 - StrokeMatching.WHOLE) * wanted;
+        double least = (1 - StrokeCandidates.WHOLE) * wanted;
         for (int j = 0; j < second.size(); j++) {
             double off = Math.abs(toLength[j] + toLength[pair.with()] - wanted);
             if (!taken.contains(j) && off < least && continues(to.get(pair.with()), to.get(j))) {
@@ -61,7 +61,7 @@ final class StrokePieces {
     private void firstInPieces(StrokeMatching.Pair pair, Map<Integer, StrokeMatching.Pair> pairs) {
         double wanted = toLength[pair.with()] / growth;
         int best = -1;
-        double least = (1 - StrokeMatching.WHOLE) * wanted;
+        double least = (1 - StrokeCandidates.WHOLE) * wanted;
         for (int i = 0; i < from.size(); i++) {
             double off = Math.abs(fromLength[i] + fromLength[pair.of()] - wanted);
             if (!pairs.containsKey(i) && off < least && continues(from.get(pair.of()), from.get(i))) {

@@ -278,35 +278,50 @@ public final class TimingEdits {
                 frame);
     }
 
-    /** A span whose row is longer; each level's own, as the rows may differ. */
+    /** A span whose row is longer: what follows is pushed on, each level's own, as the rows may differ. */
     private static Edit longer(
             String name, Collection<String> levels, FrameRange span, UnaryOperator<SpanExposures> change) {
-        return new Edit(name, shot -> {
-            Shot out = shot;
-            for (String id : open(shot, levels)) {
-                SpanExposures row =
-                        SpanExposures.of(shot.level(id).orElseThrow().exposures(), span);
-                SpanExposures after = change.apply(row);
-                int more = Math.max(0, after.frames() - span.frames());
-                FrameChange pushed =
-                        new InsertedFrames(span.end(), more, shot.setup().rate(), FrameReach.of(List.of(id)));
-                out = out.moved(pushed).withLevel(id, level -> level.with(after.put()));
-            }
-            return out;
-        });
+        return rows(
+                name,
+                levels,
+                span,
+                change,
+                (shot, level, row, after) -> new InsertedFrames(
+                        span.end(),
+                        Math.max(0, after.frames() - span.frames()),
+                        shot.setup().rate(),
+                        FrameReach.of(List.of(level))));
     }
 
     /** A span whose showings keep their order and come to be longer or shorter. */
     private static Edit stretched(
             String name, Collection<String> levels, FrameRange span, UnaryOperator<SpanExposures> change) {
+        return rows(
+                name,
+                levels,
+                span,
+                change,
+                (shot, level, row, after) -> new StretchedFrames(after.movedFrom(row), FrameReach.of(List.of(level))));
+    }
+
+    /** How frames of a level move when a row of it has become another. */
+    private interface RowChange {
+        FrameChange of(Shot shot, String level, SpanExposures row, SpanExposures after);
+    }
+
+    private static Edit rows(
+            String name,
+            Collection<String> levels,
+            FrameRange span,
+            UnaryOperator<SpanExposures> change,
+            RowChange moved) {
         return new Edit(name, shot -> {
             Shot out = shot;
             for (String id : open(shot, levels)) {
                 SpanExposures row =
                         SpanExposures.of(shot.level(id).orElseThrow().exposures(), span);
                 SpanExposures after = change.apply(row);
-                FrameChange moved = new StretchedFrames(after.movedFrom(row), FrameReach.of(List.of(id)));
-                out = out.moved(moved).withLevel(id, level -> level.with(after.put()));
+                out = out.moved(moved.of(shot, id, row, after)).withLevel(id, level -> level.with(after.put()));
             }
             return out;
         });
