@@ -70,7 +70,10 @@ public final class Ledge extends HBox {
         sticks.getStyleClass().add("sticks");
         landing.getStyleClass().add("landing");
         landing.setId("landing");
+        // Two lines where it is long: which drawing, and on which frames.
+        landing.setWrapText(true);
         landing.setMinWidth(0);
+        landing.setMaxHeight(Double.MAX_VALUE);
         modes.setAlignment(Pos.CENTER_LEFT);
         session.keys().named(snap, "follow the edges of the picture (%s)", Action.SNAP);
         snap.setId("snap");
