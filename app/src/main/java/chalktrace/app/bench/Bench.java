@@ -38,7 +38,7 @@ import javafx.scene.layout.VBox;
 public final class Bench extends VBox {
 
     private static final double NAME_WIDTH = 116;
-    private static final double START_HEIGHT = 266;
+    private static final double START_HEIGHT = 274;
     private static final double LOWEST_HEIGHT = 96;
     private static final double LEAST_BOARD = 160;
     private static final double[] SPEEDS = {0.25, 0.5, 1, 2, 4};

@@ -2,6 +2,7 @@ package chalktrace.app.session;
 
 import chalktrace.core.edit.Pick;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Shot;
 import java.util.ArrayList;
 import java.util.List;
@@ -108,7 +109,18 @@ public final class Selection {
         item.set(null);
         pick.set(null);
         chalk.set(shot.chalks().get(0).id());
-        level.set(firstFree(shot).map(Level::id).orElse(null));
+        level.set(workedOn(shot).map(Level::id).orElse(null));
+    }
+
+    /** The level on which a shot was drawn most; mouths are set and not drawn, and what can't be drawn on is none. */
+    private static Optional<Level> workedOn(Shot shot) {
+        return shot.levels().stream()
+                .filter(l -> !shot.isLocked(l) && shot.isShown(l))
+                .filter(l ->
+                        l.style().role() != LevelStyle.Role.MOUTH && !l.style().held())
+                .reduce((front, back) ->
+                        back.drawings().size() > front.drawings().size() ? back : front)
+                .or(() -> firstFree(shot));
     }
 
     private void keepWithin(Shot shot) {
