@@ -100,7 +100,7 @@ public final class InBetween {
                     new Similarity(1, 0, middle.get().getX() - x, middle.get().getY() - y);
             lines.replaceAll(line -> line.moved(onto));
         }
-        boolean early = share < 0.5;
+        boolean early = share <= 0.5;
         Carried carried = new Carried(
                 moving.stream().map(one -> early ? one.from : one.to).toList(), lines, early);
         if (share <= 0 || share >= 1) {

@@ -30,6 +30,11 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
     private static final double COARSEST_STEP = 1.6;
 
     @Override
+    public boolean isGround(boolean quick) {
+        return true;
+    }
+
+    @Override
     public void paint(Surface surface, PixelTile tile) {
         AffineTransform toDevice = sourceToDevice(surface);
         Rectangle area = surface.picture().intersection(tile.bounds()).intersection(covered(toDevice));

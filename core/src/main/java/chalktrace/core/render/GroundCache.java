@@ -22,10 +22,7 @@ final class GroundCache {
     /** Paints the layers under all drawings. @return how many they are */
     int paint(Scene scene, Surface surface, PixelTile tile) {
         int count = 0;
-        while (count < scene.layers().size()
-                && (scene.layers().get(count) instanceof PaperLayer
-                        || scene.layers().get(count) instanceof FootageLayer
-                        || scene.layers().get(count) instanceof OnionLayer && !surface.quick())) {
+        while (count < scene.layers().size() && scene.layers().get(count).isGround(surface.quick())) {
             count++;
         }
         List<SceneLayer> layers = scene.layers().subList(0, count);

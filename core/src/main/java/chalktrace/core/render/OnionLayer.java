@@ -35,6 +35,11 @@ record OnionLayer(List<Neighbour> neighbours) implements SceneLayer {
     }
 
     @Override
+    public boolean isGround(boolean quick) {
+        return !quick;
+    }
+
+    @Override
     public void paint(Surface surface, PixelTile tile) {
         Painting painting = new Painting(tile);
         for (Neighbour neighbour : neighbours) {

@@ -21,4 +21,14 @@ public record PaperLayer(Rgb color) implements SceneLayer {
             }
         }
     }
+
+    @Override
+    public boolean isGround(boolean quick) {
+        return true;
+    }
+
+    @Override
+    public boolean coversAll() {
+        return true;
+    }
 }

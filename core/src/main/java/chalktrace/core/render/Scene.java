@@ -12,15 +12,12 @@ public record Scene(PictureSize size, List<SceneLayer> layers) {
 
     /** Whether paper lies under everything, so that each pixel of the picture is painted. */
     boolean hasPaper() {
-        return !layers.isEmpty() && layers.get(0) instanceof PaperLayer;
+        return !layers.isEmpty() && layers.get(0).coversAll();
     }
 
     /** The same with another stroke under the pen in the place of the one that it has. */
     public Scene withStroke(StrokeLayer stroke) {
         return new Scene(
-                size,
-                layers.stream()
-                        .map(layer -> layer instanceof StrokeLayer ? stroke : layer)
-                        .toList());
+                size, layers.stream().map(layer -> layer.underPen(stroke)).toList());
     }
 }

@@ -10,6 +10,11 @@ import java.util.List;
 public record StrokeLayer(Stroke stroke, Chalk chalk, double opacity) implements SceneLayer {
 
     @Override
+    public SceneLayer underPen(StrokeLayer stroke) {
+        return stroke;
+    }
+
+    @Override
     public void paint(Surface surface, PixelTile tile) {
         Rectangle area = tile.bounds();
         StrokePainter.paint(

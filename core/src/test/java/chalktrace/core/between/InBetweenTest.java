@@ -165,7 +165,10 @@ class InBetweenTest {
         assertThat(matched.leftOver()).isEmpty();
         StrokeMatching.Matched crossed = StrokeMatching.match(a, b, Map.of(0, 1, 1, 0));
         assertThat(crossed.pairs()).extracting(p -> p.of() + "-" + p.with()).containsExactlyInAnyOrder("0-1", "1-0");
-        assertThat(InBetween.of(a, List.of()).at(0.5).strokes()).isEmpty();
+        assertThat(InBetween.of(a, List.of()).at(0.5).strokes())
+                .as("the first's up to half way")
+                .hasSize(2);
+        assertThat(InBetween.of(a, List.of()).at(0.51).strokes()).isEmpty();
         assertThat(InBetween.of(a, List.of()).at(0.5).leftOver()).isEqualTo(a);
     }
 
