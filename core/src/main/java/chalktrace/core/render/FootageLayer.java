@@ -30,7 +30,7 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
     private static final double COARSEST_STEP = 1.6;
 
     @Override
-    public boolean isGround(boolean quick) {
+    public boolean isGround() {
         return true;
     }
 

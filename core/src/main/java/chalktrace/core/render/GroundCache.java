@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What lies under all drawings, paper, footage and the onion skin of the hindmost level, as it was composed last on each tile: while only drawings change it is
- * copied and not composed again. Safe for threads.
+ * What lies under the drawing that is worked on, up to its onion skin, as it was composed last on each tile: while only what lies over it
+ * changes it is copied and not composed again. Safe for threads.
  */
 final class GroundCache {
 
@@ -19,11 +19,17 @@ final class GroundCache {
     private final Map<Rectangle, Ground> tiles = new LinkedHashMap<>(64, 0.75f, true);
     private long words;
 
-    /** Paints the layers under all drawings. @return how many they are */
+    /** Paints these layers. @return how many they are */
     int paint(Scene scene, Surface surface, PixelTile tile) {
         int count = 0;
-        while (count < scene.layers().size() && scene.layers().get(count).isGround(surface.quick())) {
+        while (count < scene.layers().size() && scene.layers().get(count).isGround()) {
             count++;
+        }
+        // While the view is moved each picture is another.
+        for (int i = scene.layers().size() - 1; i >= count && !surface.quick(); i--) {
+            if (scene.layers().get(i).isCostly()) {
+                count = i + 1;
+            }
         }
         List<SceneLayer> layers = scene.layers().subList(0, count);
         // Paper alone is as quick to paint as to copy.

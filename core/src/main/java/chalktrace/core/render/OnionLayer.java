@@ -35,8 +35,8 @@ record OnionLayer(List<Neighbour> neighbours) implements SceneLayer {
     }
 
     @Override
-    public boolean isGround(boolean quick) {
-        return !quick;
+    public boolean isCostly() {
+        return true;
     }
 
     @Override

@@ -23,7 +23,7 @@ public record PaperLayer(Rgb color) implements SceneLayer {
     }
 
     @Override
-    public boolean isGround(boolean quick) {
+    public boolean isGround() {
         return true;
     }
 

@@ -16,7 +16,7 @@ final class Raster {
     static final Raster NOTHING = new Raster(0, 0, new int[1], new int[0], new int[0], new int[0]);
 
     /** Runs closer than this are kept as one: a few clear words cost less than another run. */
-    private static final int SMALLEST_GAP = 8;
+    private static final int SMALLEST_GAP = 32;
 
     /** A row that has fewer painted words than this part of a tile's width is laid over run by run. */
     private static final int FULL_ROW = 6;

@@ -9,8 +9,13 @@ public sealed interface SceneLayer permits PaperLayer, FootageLayer, DrawingLaye
     /** Makes what painting it would have to make first. */
     default void warm(Surface surface) {}
 
-    /** Whether it stays what it is while drawings that lie over it change, so that it is worth keeping composed. @param quick while the view is moved */
-    default boolean isGround(boolean quick) {
+    /** Whether it lies under drawings and stays what it is while these change. */
+    default boolean isGround() {
+        return false;
+    }
+
+    /** Whether painting it costs so much that what lies under it is worth keeping together with it. */
+    default boolean isCostly() {
         return false;
     }
 
