@@ -133,14 +133,18 @@ class InBetweeningTest {
     }
 
     @Test
-    void aStrokeWithoutAPartnerIsLeftOutAndThatIsSaid() {
+    void aStrokeWithoutAPartnerStaysUpToHalfWayAndIsSaid() {
         Shot more = bare.shot()
                 .withLevel(
                         Shots.LEVEL,
                         level -> level.with(
                                 new Drawing(1, List.of(Shots.line(40, 60, 40, 120), Shots.line(280, 10, 300, 12)))));
         bare.run(() -> bare.session.document().apply(new Edit("more", before -> more)));
-        assertThat(draft(0.5).strokes()).hasSize(1);
+        assertThat(draft(0.5).strokes()).hasSize(2);
+        assertThat(bare.get(() -> inBetweening.withoutPartner().orElseThrow().strokes()))
+                .hasSize(1);
         assertThat(notice()).contains("no partner");
+        bare.run(inBetweening::hideDraft);
+        assertThat(draft(0.6).strokes()).hasSize(1);
     }
 }
