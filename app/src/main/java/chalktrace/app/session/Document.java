@@ -97,6 +97,11 @@ public final class Document {
         return shown.get() != shot.get();
     }
 
+    /** Whether the shot is this one, or came from it by the steps that can be undone. */
+    boolean hasBeen(Shot earlier) {
+        return history.hasBeen(earlier);
+    }
+
     /** What would be redone first; null for nothing. */
     Object redoable() {
         return history.redoable();

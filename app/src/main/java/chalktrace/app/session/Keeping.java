@@ -138,7 +138,7 @@ public final class Keeping {
 
     /** What is to be said of it. */
     String warning() {
-        return "Unsaved work can't be kept for a crash (" + problem.get() + "): save the shot soon.";
+        return "Recovery is off: unsaved work can't be kept (" + problem.get() + "). Save the shot soon.";
     }
 
     private static String reason(Throwable e) {

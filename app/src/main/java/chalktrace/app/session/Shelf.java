@@ -27,7 +27,7 @@ public final class Shelf {
     /** Of shots that were never saved, and of those whose own folder can't be written to. */
     private final Path unsavedFolder;
 
-    private final List<Leftover> restored = new ArrayList<>();
+    private final List<Found> restored = new ArrayList<>();
 
     Shelf(Document document, Jobs jobs, Notices notices, Keeping keeping, Path stateFolder) {
         this.document = document;
@@ -123,7 +123,7 @@ public final class Shelf {
                 && read.opened.whyReadOnly().isEmpty()) {
             notices.offer(
                     readOnly + " If that is not so any more, open it for editing.",
-                    new Notices.Offer("Open for editing", () -> open(file, true, leftovers)));
+                    new Notices.Offer("Open for editing", () -> takeOver(file, leftovers)));
         } else if (readOnly != null) {
             notices.say(readOnly);
         } else {
@@ -131,10 +131,20 @@ public final class Shelf {
         }
     }
 
+    /** Opens the shot anew as one's own; what was drawn on it meanwhile would go with the one that is looked at. */
+    private void takeOver(Path file, Consumer<List<Found>> leftovers) {
+        if (document.unsavedProperty().get()) {
+            notices.problem("You have drawn on this shot: save that under another name, then open " + file.getFileName()
+                    + " again.");
+        } else {
+            open(file, true, leftovers);
+        }
+    }
+
     /** Puts unsaved work in place of the open shot, as a step that can be undone; it stays on the disk until that is saved. */
     public void restore(Found found) {
         found.shot().ifPresent(document::recover);
-        restored.add(found.leftover());
+        restored.add(found);
     }
 
     /** Removes unsaved work for good. */
@@ -158,7 +168,11 @@ public final class Shelf {
         ShotFile itsFile = document.file();
         boolean elsewhere = document.lock().isEmpty()
                 || !target.equals(document.pathProperty().get());
-        List<Leftover> done = List.copyOf(restored);
+        // Work whose restoring was undone is not in what is saved.
+        List<Leftover> done = restored.stream()
+                .filter(found -> found.shot().filter(document::hasBeen).isPresent())
+                .map(Found::leftover)
+                .toList();
         jobs.run(
                 "save " + target.getFileName(),
                 job -> {
@@ -187,7 +201,7 @@ public final class Shelf {
     /** @throws UnwritableException when someone else has the shot open */
     private static Optional<ShotLock> lock(Path target) throws UnwritableException {
         ShotLock.Taken taken = ShotLock.take(target);
-        if (taken.holder().isPresent() && !taken.mayBeLeft()) {
+        if (taken.holder().isPresent()) {
             throw UnwritableException.of(
                     target,
                     "saved",

@@ -37,7 +37,7 @@ final class HeadBar extends HBox {
     private final Label reading = state("reading the picture\u2026");
     private final Label seen = state("");
     private final Label dropped = state("");
-    private final Label unkept = state("not kept for a crash");
+    private final Label unkept = state("recovery is off");
     private final Label looking = state("a look at footage, not yet in the shot");
     private final HBox jobs = new HBox(8);
 

@@ -7,11 +7,14 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
+import chalktrace.media.file.Leftover;
 import chalktrace.media.file.ShotFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -121,5 +124,23 @@ class ShelfTest {
         assertThat(ShotFile.open(file).shot().name()).isEqualTo("large");
         assertThat(bare.get(() -> bare.session.document().pathProperty().get())).isNull();
         assertThat(bare.shot().name()).isEqualTo("test");
+    }
+
+    @Test
+    void workWhoseRestoringWasUndoneIsNotDiscardedByASave() throws Exception {
+        Shot work = Shots.empty().withName("left over");
+        Path left = Files.createDirectories(folder.resolve("left/session"));
+        Leftover leftover = new Leftover(left, Optional.of(file), Instant.EPOCH, Optional.empty());
+        bare.run(() -> bare.session.shelf().restore(new Shelf.Found(leftover, Optional.of(work), "")));
+        bare.run(() -> bare.session.document().undo());
+        bare.run(() -> bare.session.shelf().save(file, () -> {}));
+        awaitIdle(bare);
+        assertThat(left).exists();
+        bare.run(() -> bare.session.shelf().restore(new Shelf.Found(leftover, Optional.of(work), "")));
+        rename(bare, "more");
+        bare.run(() -> bare.session.shelf().save(file, () -> {}));
+        awaitIdle(bare);
+        assertThat(ShotFile.open(file).shot().name()).isEqualTo("more");
+        assertThat(left).doesNotExist();
     }
 }

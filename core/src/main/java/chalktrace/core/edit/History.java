@@ -79,6 +79,11 @@ public final class History {
         return Optional.ofNullable(redo.peek()).map(Step::name);
     }
 
+    /** Whether the present shot is this very value, or came from it by steps that can be undone. */
+    public boolean hasBeen(Shot earlier) {
+        return present == earlier || undo.stream().anyMatch(step -> step.shot == earlier);
+    }
+
     /** The step that redo would do again, to tell it from another; null for none. */
     public Object redoable() {
         return redo.peek();
