@@ -2,6 +2,7 @@ package chalktrace.demo;
 
 import chalktrace.core.edit.AlignEdits;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.Word;
 import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.PcmBuffer;
@@ -10,6 +11,8 @@ import chalktrace.core.speech.Pronunciations;
 import chalktrace.core.speech.ScriptText;
 import chalktrace.demo.film.ClipMaker;
 import chalktrace.demo.film.PoseSheet;
+import chalktrace.demo.model.FigureModel;
+import chalktrace.demo.model.FigureStaging;
 import chalktrace.demo.scene.Performance;
 import chalktrace.demo.traced.TracedShot;
 import chalktrace.media.file.ShotFile;
@@ -28,6 +31,7 @@ public final class Remake {
 
     static final String CLIP = "kettle-clip.mp4";
     static final String POSES = "kettle-poses.png";
+    static final String MODEL = "kettle-figure.glb";
     static final String LINE = "kettle-line.wav";
     static final String LINE_WORDS = "kettle-line-words.csv";
     static final String SHOT = "kettle" + ShotFile.ENDING;
@@ -49,6 +53,7 @@ public final class Remake {
                     done -> System.out.print("\rfilming " + done + " of " + Performance.FRAMES + " frames "));
             System.out.println();
         }
+        FigureModel.write(performance, folder.resolve(MODEL));
         PoseSheet.make(performance, folder.resolve(POSES));
         try (Reference reference = References.open(clip)) {
             Shot shot = new TracedShot(performance)
@@ -56,6 +61,8 @@ public final class Remake {
                             clip,
                             reference,
                             folder.resolve(POSES),
+                            FigureStaging.footage(
+                                    folder.resolve(MODEL), ShotSetup.standard().size()),
                             folder.resolve(LINE),
                             aligned(SoundFiles.read(folder.resolve(LINE))));
             ShotFile.fresh().save(shot, folder.resolve(SHOT));

@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
@@ -56,7 +57,7 @@ public final class Bench extends VBox {
     private static final Set<Step> VOICED = Set.of(Step.VOICE, Step.FINISH);
 
     /** A lane with its name, in its place. */
-    private record Row(int order, Set<Step> neededBy, Lane lane, Node node) {}
+    private record Row(int order, Set<Step> neededBy, Predicate<Shot> wanted, Lane lane, Node node) {}
 
     private final Session session;
     private final BenchScale scale;
@@ -66,6 +67,7 @@ public final class Bench extends VBox {
     private final WordLane words;
     private final CueLane cues;
     private final List<Row> fixed = new ArrayList<>();
+    private List<Row> wantedRows = List.of();
     private List<Row> rows = List.of();
     private List<String> levelIds = List.of();
     private List<String> soundIds = List.of();
@@ -79,10 +81,13 @@ public final class Bench extends VBox {
         words = new WordLane(session, scale);
         cues = new CueLane(session, scale);
         Stream.concat(Stream.of(PICTURE, MARKS, PHONES, MOUTHS), more.stream())
-                .forEach(kind ->
-                        fixed.add(row(kind.order(), kind.neededBy(), kind.lane().apply(session, scale))));
-        fixed.add(row(WORDS, VOICED, words));
-        fixed.add(row(CUES, VOICED, cues));
+                .forEach(kind -> fixed.add(row(
+                        kind.order(),
+                        kind.neededBy(),
+                        kind.wanted(),
+                        kind.lane().apply(session, scale))));
+        fixed.add(row(WORDS, VOICED, shot -> true, words));
+        fixed.add(row(CUES, VOICED, shot -> true, cues));
         scroll.setContent(lanes);
         scroll.setFitToWidth(true);
         scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -114,14 +119,17 @@ public final class Bench extends VBox {
         Shot shot = session.document().shown();
         List<String> levelsNow = shot.levels().stream().map(Level::id).toList();
         List<String> soundsNow = shot.sounds().stream().map(SoundClip::id).toList();
-        if (levelsNow.equals(levelIds)
+        List<Row> wanted = fixed.stream().filter(row -> row.wanted().test(shot)).toList();
+        if (wanted.equals(wantedRows)
+                && levelsNow.equals(levelIds)
                 && soundsNow.equals(soundIds)
                 && !lanes.getChildren().isEmpty()) {
             return;
         }
+        wantedRows = wanted;
         levelIds = levelsNow;
         soundIds = soundsNow;
-        List<Row> all = new ArrayList<>(fixed);
+        List<Row> all = new ArrayList<>(wanted);
         for (Level level : shot.levels()) {
             all.add(levelRow(level));
         }
@@ -129,6 +137,7 @@ public final class Bench extends VBox {
             all.add(row(
                     SOUNDS,
                     Set.of(Step.values()),
+                    any -> true,
                     new SoundLane(clip.id(), clip.name(), session, scale, spectrograms)));
         }
         // Lanes of one order keep theirs.
@@ -143,11 +152,11 @@ public final class Bench extends VBox {
         rows.forEach(row -> row.lane().fold(!row.neededBy().contains(step)));
     }
 
-    private Row row(int order, Set<Step> neededBy, Lane lane) {
+    private Row row(int order, Set<Step> neededBy, Predicate<Shot> wanted, Lane lane) {
         Label name = new Label(lane.name());
         name.getStyleClass().add("lane-name");
         name.setMaxWidth(NAME_WIDTH - 8);
-        return new Row(order, neededBy, lane, named(lane, name));
+        return new Row(order, neededBy, wanted, lane, named(lane, name));
     }
 
     private Node named(Lane lane, Node title) {
@@ -198,7 +207,7 @@ public final class Bench extends VBox {
         show.run();
         HBox title = new HBox(name, eye, lock);
         title.setAlignment(Pos.CENTER_LEFT);
-        return new Row(LEVELS, LEVELS_NEEDED_BY, lane, named(lane, title));
+        return new Row(LEVELS, LEVELS_NEEDED_BY, shot -> true, lane, named(lane, title));
     }
 
     private static Button laneIcon(String use, Runnable action) {

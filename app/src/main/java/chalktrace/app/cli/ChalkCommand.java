@@ -18,6 +18,7 @@ import picocli.CommandLine.ScopeType;
             DemoCommand.class,
             InfoCommand.class,
             FrameCommand.class,
+            PreviewCommand.class,
             ConformCommand.class,
             NewCommand.class,
             ShotCommand.class,

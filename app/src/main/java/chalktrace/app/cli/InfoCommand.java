@@ -1,9 +1,13 @@
 package chalktrace.app.cli;
 
 import chalktrace.core.shot.Shot;
-import chalktrace.media.UnreadableException;
+import chalktrace.core.space.Figure;
+import chalktrace.core.space.Model;
+import chalktrace.core.space.Motion;
+import chalktrace.core.space.Point3;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.MediaFacts;
+import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
@@ -13,7 +17,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Parameters;
 
-@Command(name = "info", description = "Say what a video, sound, picture, run of pictures or shot is.")
+@Command(name = "info", description = "Say what a video, sound, picture, run of pictures, model or shot is.")
 final class InfoCommand implements Callable<Integer> {
 
     @Parameters(paramLabel = "FILE", description = "The file, or any one picture of a run, or its folder.")
@@ -67,7 +71,11 @@ final class InfoCommand implements Callable<Integer> {
     }
 
     private void media() throws Exception {
-        MediaFacts facts = facts(file);
+        MediaFacts facts = MediaFacts.of(file);
+        if (facts.model().isPresent()) {
+            model(facts.model().get());
+            return;
+        }
         ObjectNode document = Answer.object().put("kind", facts.kind());
         StringBuilder text = new StringBuilder(facts.kind());
         facts.pictures().ifPresent(pictures -> {
@@ -112,7 +120,37 @@ final class InfoCommand implements Callable<Integer> {
         answer.print(text.toString(), document);
     }
 
-    private static MediaFacts facts(Path file) throws UnreadableException {
-        return MediaFacts.of(file);
+    private void model(Figure figure) throws JsonProcessingException {
+        Model model = figure.model();
+        Point3 size = figure.rest().bounds().size();
+        ObjectNode document = Answer.object()
+                .put("kind", "model")
+                .put("triangles", model.triangles())
+                .put("vertices", model.vertices())
+                .put("joints", model.joints().size())
+                .put("cameras", model.cameras().size());
+        ArrayNode animations = document.putArray("animations");
+        StringBuilder text = new StringBuilder(String.format(
+                Locale.ROOT,
+                "model: %d triangles, %d vertices, %d joints, %.4g x %.4g x %.4g %s",
+                model.triangles(),
+                model.vertices(),
+                model.joints().size(),
+                size.x(),
+                size.y(),
+                size.z(),
+                model.unit().isEmpty() ? "(no unit stated)" : model.unit()));
+        for (Motion motion : model.motions()) {
+            animations.addObject().put("name", motion.name()).put("seconds", motion.seconds());
+            text.append(String.format(Locale.ROOT, "%nanimation \"%s\": %.3f s", motion.name(), motion.seconds()));
+        }
+        document.putArray("size").add(size.x()).add(size.y()).add(size.z());
+        document.put("unit", model.unit()).put("up", "y");
+        ArrayNode notes = document.putArray("notes");
+        for (String note : model.notes()) {
+            notes.add(note);
+            text.append(System.lineSeparator()).append("note: ").append(note);
+        }
+        answer.print(text.toString(), document);
     }
 }

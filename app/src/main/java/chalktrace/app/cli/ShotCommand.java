@@ -50,7 +50,9 @@ final class ShotCommand {
         public Integer call() throws Exception {
             ShotFile.Opened opened = ShotFile.open(shot);
             Gathered gathered = Gathered.from(file, at);
-            Edit edit = gathered.edit(opened.shot(), gathered.pictures().map(p -> options.conform(at, p.times())));
+            Edit edit = gathered.edit(
+                    opened.shot(),
+                    gathered.pictures().filter(p -> p.model().isEmpty()).map(p -> options.conform(at, p.times())));
             Shot changed = edit.change().apply(opened.shot());
             ShotFile.saveOver(opened, changed, shot);
             answer.print(

@@ -2,7 +2,9 @@ package chalktrace.app.kernel;
 
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
+import chalktrace.app.tray.gather.CardRows;
 import java.util.List;
+import javafx.scene.layout.Region;
 
 /** What all features add, each kind in the order of the features. */
 public record Features(List<Feature> all) {
@@ -13,6 +15,18 @@ public record Features(List<Feature> all) {
 
     public List<BoardTool> tools() {
         return all.stream().flatMap(feature -> feature.tools().stream()).toList();
+    }
+
+    public List<CardRows> cardRows() {
+        return all.stream().flatMap(feature -> feature.cardRows().stream()).toList();
+    }
+
+    public List<Region> beside() {
+        return all.stream().flatMap(feature -> feature.beside().stream()).toList();
+    }
+
+    public void close() {
+        all.forEach(Feature::close);
     }
 
     public List<LaneKind> lanes() {

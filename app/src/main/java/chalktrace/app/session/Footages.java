@@ -1,7 +1,7 @@
 package chalktrace.app.session;
 
-import chalktrace.app.session.OpenFootage.Found;
-import chalktrace.app.session.OpenFootage.Origin;
+import chalktrace.app.session.OpenSource.Found;
+import chalktrace.app.session.OpenSource.Origin;
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.shot.Footage;
 import chalktrace.media.UnreadableException;
@@ -62,7 +62,7 @@ public final class Footages implements FootagePictures {
     private final Proxies proxies;
     private final FrameCache cache = new FrameCache(CACHE_BYTES);
     private final FrameCache proxyCache = new FrameCache(PROXY_CACHE_BYTES);
-    private final Map<String, OpenFootage> byFile = new HashMap<>();
+    private final Map<String, OpenSource> byFile = new HashMap<>();
     private final Map<String, String> stamps = new HashMap<>();
     private final Map<String, Shown> lastShown = new HashMap<>();
     private final Set<String> awaited = new HashSet<>();
@@ -93,7 +93,7 @@ public final class Footages implements FootagePictures {
             }
         });
         proxies.made().addListener((MapChangeListener<String, Proxy>) change -> {
-            OpenFootage open = byFile.get(change.getKey());
+            OpenSource open = byFile.get(change.getKey());
             if (change.wasAdded() && open != null) {
                 open.use(change.getValueAdded(), proxyCache);
                 arrivals.set(arrivals.get() + 1);
@@ -184,13 +184,13 @@ public final class Footages implements FootagePictures {
     /** What was shown of footage last. */
     @Override
     public Optional<Shown> at(Footage clip, int frame) {
-        OpenFootage open = byFile.get(clip.file());
+        OpenSource open = byFile.get(clip.file());
         return open == null || showing(open, clip, frame).isEmpty()
                 ? Optional.empty()
                 : Optional.ofNullable(lastShown.get(clip.id()));
     }
 
-    private Optional<Footage.Showing> showing(OpenFootage open, Footage clip, int frame) {
+    private Optional<Footage.Showing> showing(OpenSource open, Footage clip, int frame) {
         return clip.at(frame, document.shown().setup().rate(), open.reference().times());
     }
 
@@ -209,7 +209,7 @@ public final class Footages implements FootagePictures {
         }
 
         void ask(Footage clip) {
-            OpenFootage open = byFile.get(clip.file());
+            OpenSource open = byFile.get(clip.file());
             if (open == null) {
                 standsIn |= !problems.containsKey(clip.file());
                 return;
@@ -220,7 +220,7 @@ public final class Footages implements FootagePictures {
                 lastShown.remove(clip.id());
                 return;
             }
-            Optional<Found> found = open.find(showing.get().picture(), atRest, running);
+            Optional<Found> found = open.find(clip, showing.get().picture(), atRest, running);
             if (found.isPresent()) {
                 awaited.remove(clip.id());
                 see(open, found.get());
@@ -228,7 +228,7 @@ public final class Footages implements FootagePictures {
                         clip.id(),
                         new Shown(
                                 found.get().picture(),
-                                open.reference().displaySize(),
+                                open.displaySize(clip),
                                 open.reference().turnDegrees(),
                                 showing.get().region()));
             } else {
@@ -238,7 +238,7 @@ public final class Footages implements FootagePictures {
             Optional.ofNullable(lastShown.get(clip.id())).ifPresent(shown -> pictures.put(clip.id(), shown));
         }
 
-        private void see(OpenFootage open, Found found) {
+        private void see(OpenSource open, Found found) {
             if (!found.why().isEmpty()) {
                 wrong = found.why();
             }
@@ -256,13 +256,13 @@ public final class Footages implements FootagePictures {
 
     /** A picture of footage, whole, as far as it is at hand; asks for it otherwise. */
     public Optional<Shown> whole(Footage clip, int picture) {
-        OpenFootage open = byFile.get(clip.file());
-        Optional<Found> found = open == null ? Optional.empty() : open.find(picture, true, running);
+        OpenSource open = byFile.get(clip.file());
+        Optional<Found> found = open == null ? Optional.empty() : open.find(clip, picture, true, running);
         if (found.isEmpty()) {
             awaited.add(clip.id());
         }
-        return found.map(f -> new Shown(
-                f.picture(), open.reference().displaySize(), open.reference().turnDegrees()));
+        return found.map(f ->
+                new Shown(f.picture(), open.displaySize(clip), open.reference().turnDegrees()));
     }
 
     /** Looks on the disk which of the opened files were changed. On any thread. */
@@ -295,7 +295,7 @@ public final class Footages implements FootagePictures {
 
     void close() {
         opener.shutdownNow();
-        byFile.values().forEach(OpenFootage::close);
+        byFile.values().forEach(OpenSource::close);
         byFile.clear();
     }
 
@@ -326,7 +326,7 @@ public final class Footages implements FootagePictures {
     }
 
     private void letGo(String file) {
-        OpenFootage gone = byFile.remove(file);
+        OpenSource gone = byFile.remove(file);
         stamps.remove(file);
         changed.remove(file);
         opened.remove(file);
@@ -361,16 +361,24 @@ public final class Footages implements FootagePictures {
             opener.execute(reference::close);
             return;
         }
-        byFile.put(file, new OpenFootage(reference, cache, this::pictureArrived));
+        byFile.put(file, opened(reference));
         stamps.put(file, stamp);
         considerProxy(file);
         opened.put(file, reference);
         arrivals.set(arrivals.get() + 1);
     }
 
+    private OpenSource opened(Reference reference) {
+        return reference.figure().isPresent()
+                ? new OpenModel(reference, () -> document.shown().setup(), this::pictureArrived)
+                : new OpenFootage(reference, cache, this::pictureArrived);
+    }
+
     /** A proxy is made for what is in the shot, not for what is only looked at. */
     private void considerProxy(String file) {
-        if (document.shot().footage().stream().anyMatch(clip -> clip.file().equals(file))) {
+        if (byFile.get(file).reference().figure().isEmpty()
+                && document.shot().footage().stream()
+                        .anyMatch(clip -> clip.file().equals(file))) {
             proxies.consider(file, byFile.get(file).reference());
         }
     }

@@ -1,7 +1,6 @@
 package chalktrace.app.session;
 
 import chalktrace.core.edit.Edit;
-import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
@@ -85,11 +84,11 @@ public final class Looking {
                         like.firstNumber(),
                         like.paper()));
         return shot.withLevels(List.of())
-                .withFootage(List.of(Footage.of(
+                .withFootage(List.of(footage.footage(
                         "look-footage",
                         shot.name(),
-                        path,
-                        new Conform(0, 0, count, 1, count == 1 ? Conform.Pace.HELD : Conform.Pace.PICTURE_FOR_FRAME))))
+                        new Conform(0, 0, count, 1, count == 1 ? Conform.Pace.HELD : Conform.Pace.PICTURE_FOR_FRAME),
+                        shot.setup())))
                 .withSounds(
                         footage.soundSeconds().isEmpty()
                                 ? List.of()

@@ -1,6 +1,8 @@
 package chalktrace.app.session;
 
 import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Footage;
 import chalktrace.media.footage.FootageReader;
 import chalktrace.media.footage.FrameCache;
 import chalktrace.media.footage.Proxy;
@@ -11,17 +13,7 @@ import java.util.Optional;
 import javafx.application.Platform;
 
 /** One opened file of footage: its own pictures, those of its proxy once it has one, and what is wrong with some. Lives on the FX thread. */
-final class OpenFootage {
-
-    /** Where a picture is from. */
-    enum Origin {
-        SOURCE,
-        PROXY,
-        NEIGHBOUR
-    }
-
-    /** @param why what is to be said of it; empty where all is well */
-    record Found(Picture picture, Origin origin, String why) {}
+final class OpenFootage implements OpenSource {
 
     private final Reference reference;
     private final FootageReader own;
@@ -52,16 +44,18 @@ final class OpenFootage {
         });
     }
 
-    Reference reference() {
+    @Override
+    public Reference reference() {
         return reference;
     }
 
-    boolean hasProxy() {
+    @Override
+    public boolean hasProxy() {
         return proxy.isPresent();
     }
 
-    /** Reads from a proxy too, from now on. */
-    void use(Proxy made, FrameCache cache) {
+    @Override
+    public void use(Proxy made, FrameCache cache) {
         proxy = Optional.of(new FootageReader(made, cache, new FootageReader.Listener() {
             @Override
             public void arrived(int n) {
@@ -75,14 +69,13 @@ final class OpenFootage {
         }));
     }
 
-    /**
-     * Picture n as far as it is at hand, and asks for what is not.
-     *
-     * @param atRest whether the artist rests on it, so that the source's own picture is worth its time; without a proxy
-     *     it is read at once
-     * @param running whether it is one of many in play, which are all from the proxy where there is one
-     */
-    Optional<Found> find(int n, boolean atRest, boolean running) {
+    @Override
+    public PictureSize displaySize(Footage clip) {
+        return reference.displaySize();
+    }
+
+    @Override
+    public Optional<Found> find(Footage clip, int n, boolean atRest, boolean running) {
         Optional<FootageReader> reader = proxy.filter(p -> p.source().has(n));
         reader.ifPresent(p -> p.want(n));
         if (reader.isEmpty() || (atRest && !running)) {
@@ -99,8 +92,8 @@ final class OpenFootage {
         return quick.isPresent() ? found(quick.get(), Origin.PROXY, n) : standIn(n);
     }
 
-    /** Lets go of its files; waits for what is being read. */
-    void close() {
+    @Override
+    public void close() {
         proxy.ifPresent(FootageReader::close);
         own.close();
         reference.close();

@@ -5,11 +5,13 @@ import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.tray.finish.FinishTray;
+import chalktrace.app.tray.gather.CardRows;
 import chalktrace.app.tray.gather.GatherTray;
 import chalktrace.app.tray.study.StudyTray;
 import chalktrace.app.tray.trace.TraceTray;
 import chalktrace.app.tray.voice.VoiceTray;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
@@ -31,7 +33,8 @@ public final class Tray extends VBox {
     private final Map<Step, Supplier<Node>> makers = new EnumMap<>(Step.class);
     private final Map<Step, Node> made = new EnumMap<>(Step.class);
 
-    public Tray(Session session, FileChoice files, Runnable typeWord, Runnable typeCue) {
+    /** @param more rows on the cards of footage */
+    public Tray(Session session, FileChoice files, List<CardRows> more, Runnable typeWord, Runnable typeCue) {
         this.session = session;
         getStyleClass().add("tray");
         title.getStyleClass().add("step-title");
@@ -41,7 +44,7 @@ public final class Tray extends VBox {
         scroll.setFocusTraversable(false);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(title, others, scroll);
-        makers.put(Step.GATHER, () -> new GatherTray(session, files));
+        makers.put(Step.GATHER, () -> new GatherTray(session, files, more));
         makers.put(Step.STUDY, () -> new StudyTray(session));
         makers.put(Step.TRACE, () -> new TraceTray(session, files));
         makers.put(Step.VOICE, () -> new VoiceTray(session, files, typeWord, typeCue));

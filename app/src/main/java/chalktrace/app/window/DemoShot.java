@@ -12,8 +12,8 @@ import java.util.List;
 public final class DemoShot {
 
     private static final String SHOT = "kettle.chalk";
-    private static final List<String> MATERIAL =
-            List.of("kettle-clip.mp4", "kettle-poses.png", "kettle-line.wav", "kettle-line-words.csv");
+    private static final List<String> MATERIAL = List.of(
+            "kettle-clip.mp4", "kettle-poses.png", "kettle-figure.glb", "kettle-line.wav", "kettle-line-words.csv");
 
     private DemoShot() {}
 

@@ -18,6 +18,7 @@ import chalktrace.app.session.Notices.Notice;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.sheet.SheetPane;
+import chalktrace.app.space.SpaceFeature;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.tray.Tray;
@@ -61,6 +62,7 @@ public final class Workbench {
     private final Bench bench;
     private final BesidePane beside;
     private final FileChoice files;
+    private final Features features;
     private TabletPen tablet;
     private final StackPane boardArea = new StackPane();
 
@@ -70,11 +72,11 @@ public final class Workbench {
         this.session = session;
         this.files = files == null ? new SystemFileChoice(stage) : files;
         this.commands = new ShotCommands(session, this.files, stage, this::showNewShotCard, this::close);
-        Features features = new Features(List.of(new RulerFeature(session), new NotesFeature()));
+        features = new Features(List.of(new SpaceFeature(session), new RulerFeature(session), new NotesFeature()));
         this.board = new Board(session, features.tools(), commands::dropped);
         this.bench = new Bench(session, features.lanes());
         Ledge ledge = new Ledge(session, features.tools());
-        Tray tray = new Tray(session, this.files, bench::typeWord, bench::typeCue);
+        Tray tray = new Tray(session, this.files, features.cardRows(), bench::typeWord, bench::typeCue);
         SheetPane sheet = new SheetPane(session);
         boardArea.getChildren().addAll(board, sheet, notice());
         session.view().sheetProperty().addListener((property, before, shown) -> {
@@ -85,7 +87,9 @@ public final class Workbench {
         beside = new BesidePane(session);
         HBox.setHgrow(boardArea, Priority.ALWAYS);
         boardArea.setMinSize(0, 0);
-        HBox top = new HBox(beside, boardArea);
+        HBox top = new HBox(beside);
+        top.getChildren().addAll(features.beside());
+        top.getChildren().add(boardArea);
         VBox.setVgrow(top, Priority.ALWAYS);
         // It takes the room that ledge and bench leave, whatever lies on it.
         top.setMinHeight(0);
@@ -176,6 +180,7 @@ public final class Workbench {
         }
         board.view().close();
         beside.close();
+        features.close();
         session.close();
         stage.close();
     }

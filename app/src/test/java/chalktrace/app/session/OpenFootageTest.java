@@ -2,8 +2,8 @@ package chalktrace.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import chalktrace.app.session.OpenFootage.Found;
-import chalktrace.app.session.OpenFootage.Origin;
+import chalktrace.app.session.OpenSource.Found;
+import chalktrace.app.session.OpenSource.Origin;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.Progress;
 import chalktrace.media.export.PngFiles;
@@ -46,7 +46,7 @@ class OpenFootageTest {
     }
 
     private Optional<Found> find(int n, boolean atRest, boolean running) throws Exception {
-        return onFx(() -> footage.find(n, atRest, running));
+        return onFx(() -> footage.find(null, n, atRest, running));
     }
 
     private Found await(int n, boolean atRest, boolean running, Origin origin) throws Exception {

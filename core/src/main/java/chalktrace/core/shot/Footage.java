@@ -1,6 +1,9 @@
 package chalktrace.core.shot;
 
 import chalktrace.core.picture.Rgb;
+import chalktrace.core.space.Figure;
+import chalktrace.core.space.StagedPicture;
+import chalktrace.core.space.Staging;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
@@ -10,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
@@ -22,6 +26,8 @@ import java.util.stream.Stream;
  * @param look how it is lightened and tinted
  * @param mirrored whether left and right are exchanged
  * @param note where it is from and what it may be used for
+ * @param staging of a model: how it is put before the camera; its pictures are then the shot's frames, and of the conform only start, speed and
+ *     what moved it along count
  */
 public record Footage(
         String id,
@@ -36,7 +42,8 @@ public record Footage(
         boolean locked,
         boolean mirrored,
         Where where,
-        String note)
+        String note,
+        Optional<Staging> staging)
         implements FrameBound<Footage> {
 
     /** Where footage lies. */
@@ -103,18 +110,22 @@ public record Footage(
                 true,
                 false,
                 Where.UNDER_DRAWINGS,
-                "");
+                "",
+                Optional.empty());
     }
 
     /** Whether it stands still: it shows chosen pictures, or one, instead of running. */
     public boolean isStill() {
-        return !views.isEmpty() || conform.pace() == Conform.Pace.HELD;
+        return staging.isEmpty() && (!views.isEmpty() || conform.pace() == Conform.Pace.HELD);
     }
 
     /** What it shows on a shot frame; empty where it shows nothing. */
     public Optional<Showing> at(int frame, FrameRate rate, PictureTimes times) {
         if (span.isPresent() && !span.get().contains(frame)) {
             return Optional.empty();
+        }
+        if (staging.isPresent()) {
+            return Optional.of(new Showing(frame, Region.WHOLE));
         }
         if (views.isEmpty()) {
             OptionalInt picture = conform.pictureAt(frame, rate, times);
@@ -124,10 +135,17 @@ public record Footage(
         return Optional.of(new Showing(Math.min(shown.picture(), times.count() - 1), shown.region()));
     }
 
+    /** What a model shows on a frame: frame n is the pose at n / rate, held on twos and threes. Empty of other footage. */
+    public Optional<StagedPicture> staged(Figure figure, int frame, ShotSetup setup) {
+        return staging.map(
+                use -> use.at(figure, frame, conform.secondsAt(use.poseFrame(frame), setup.rate()), setup.size()));
+    }
+
     /** The frames on which it shows something; a still without a span shows on all of the shot's. */
     public FrameRange frames(ShotSetup setup, PictureTimes times) {
-        FrameRange all =
-                isStill() ? setup.frames() : FrameRange.of(conform.startFrame(), conform.frames(setup.rate(), times));
+        FrameRange all = isStill() || staging.isPresent()
+                ? setup.frames()
+                : FrameRange.of(conform.startFrame(), conform.frames(setup.rate(), times));
         return span.map(s -> new FrameRange(
                         Math.max(all.start(), s.start()),
                         Math.max(Math.max(all.start(), s.start()), Math.min(all.end(), s.end()))))
@@ -152,60 +170,119 @@ public record Footage(
         }
         return Optional.of(withConform(change.conform(conform))
                 .withViews(List.copyOf(moved.values()))
+                .staged(use -> use.moved(change::frame))
                 .withSpan(span.map(frames ->
                         change.range(frames).orElseGet(() -> FrameRange.of(change.frame(frames.start()), 0)))));
     }
 
     public Footage withConform(Conform newConform) {
         return new Footage(
-                id, name, file, newConform, span, views, placement, look, visible, locked, mirrored, where, note);
+                id,
+                name,
+                file,
+                newConform,
+                span,
+                views,
+                placement,
+                look,
+                visible,
+                locked,
+                mirrored,
+                where,
+                note,
+                staging);
     }
 
     public Footage withSpan(Optional<FrameRange> frames) {
         return new Footage(
-                id, name, file, conform, frames, views, placement, look, visible, locked, mirrored, where, note);
+                id, name, file, conform, frames, views, placement, look, visible, locked, mirrored, where, note,
+                staging);
     }
 
     public Footage withViews(List<StillView> newViews) {
         return new Footage(
-                id, name, file, conform, span, newViews, placement, look, visible, locked, mirrored, where, note);
+                id, name, file, conform, span, newViews, placement, look, visible, locked, mirrored, where, note,
+                staging);
     }
 
     public Footage withPlacement(Placement newPlacement) {
         return new Footage(
-                id, name, file, conform, span, views, newPlacement, look, visible, locked, mirrored, where, note);
+                id,
+                name,
+                file,
+                conform,
+                span,
+                views,
+                newPlacement,
+                look,
+                visible,
+                locked,
+                mirrored,
+                where,
+                note,
+                staging);
     }
 
     public Footage withLook(Look newLook) {
         return new Footage(
-                id, name, file, conform, span, views, placement, newLook, visible, locked, mirrored, where, note);
+                id, name, file, conform, span, views, placement, newLook, visible, locked, mirrored, where, note,
+                staging);
     }
 
     public Footage withVisible(boolean shown) {
-        return new Footage(id, name, file, conform, span, views, placement, look, shown, locked, mirrored, where, note);
+        return new Footage(
+                id, name, file, conform, span, views, placement, look, shown, locked, mirrored, where, note, staging);
     }
 
     public Footage withLocked(boolean lock) {
-        return new Footage(id, name, file, conform, span, views, placement, look, visible, lock, mirrored, where, note);
+        return new Footage(
+                id, name, file, conform, span, views, placement, look, visible, lock, mirrored, where, note, staging);
     }
 
     public Footage withFile(String newFile) {
         return new Footage(
-                id, name, newFile, conform, span, views, placement, look, visible, locked, mirrored, where, note);
+                id, name, newFile, conform, span, views, placement, look, visible, locked, mirrored, where, note,
+                staging);
     }
 
     public Footage withMirrored(boolean mirror) {
-        return new Footage(id, name, file, conform, span, views, placement, look, visible, locked, mirror, where, note);
+        return new Footage(
+                id, name, file, conform, span, views, placement, look, visible, locked, mirror, where, note, staging);
     }
 
     public Footage withWhere(Where newWhere) {
         return new Footage(
-                id, name, file, conform, span, views, placement, look, visible, locked, mirrored, newWhere, note);
+                id, name, file, conform, span, views, placement, look, visible, locked, mirrored, newWhere, note,
+                staging);
     }
 
     public Footage withNote(String newNote) {
         return new Footage(
-                id, name, file, conform, span, views, placement, look, visible, locked, mirrored, where, newNote);
+                id, name, file, conform, span, views, placement, look, visible, locked, mirrored, where, newNote,
+                staging);
+    }
+
+    /** A model, put before the camera in another way; other footage as it is. */
+    public Footage staged(UnaryOperator<Staging> change) {
+        return staging.map(use -> withStaging(change.apply(use))).orElse(this);
+    }
+
+    public Footage withStaging(Staging newStaging) {
+        return new Footage(
+                id,
+                name,
+                file,
+                conform,
+                span,
+                views,
+                placement,
+                look,
+                visible,
+                locked,
+                mirrored,
+                where,
+                note,
+                Optional.of(newStaging));
     }
 
     /** With a view in the place of the one that starts on the same frame, if any. */

@@ -58,6 +58,10 @@ public record Conform(
         return new Conform(startFrame, 0, times.count(), 1, times.count() == 1 ? Pace.HELD : Pace.KEEP_TIME);
     }
 
+    public Conform withSpeed(double times) {
+        return new Conform(startFrame, firstPicture, endPicture, every, pace, times, retimed);
+    }
+
     public Conform withStartFrame(int frame) {
         return new Conform(frame, firstPicture, endPicture, every, pace, speed, retimed);
     }
@@ -105,6 +109,12 @@ public record Conform(
                                         + (retimed.isNone() ? rate.seconds(sinceStart) : was / rate.framesPerSecond())
                                                 * speed,
                                 times));
+    }
+
+    /** When in the source a shot frame is, in seconds since its start; before that it is negative. For a source that has a picture at any time. */
+    public double secondsAt(int frame, FrameRate rate) {
+        int sinceStart = frame - startFrame;
+        return speed * (retimed.isNone() ? rate.seconds(sinceStart) : retimed.was(sinceStart) / rate.framesPerSecond());
     }
 
     /** How many shot frames the taken pictures fill; a held picture counts as one. */

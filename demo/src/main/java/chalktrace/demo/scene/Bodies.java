@@ -19,6 +19,9 @@ final class Bodies {
 
     private final List<Group> groups = new ArrayList<>();
 
+    /** Those before the stall. */
+    private final int movingGroups;
+
     Bodies(Pose pose) {
         torso(pose);
         head(pose);
@@ -26,7 +29,16 @@ final class Bodies {
         arm(pose.left(), false);
         kettle(pose);
         cup(pose);
+        movingGroups = groups.size();
         stall();
+    }
+
+    /** All parts of the figure and of what she holds, in the same order in every pose. */
+    List<Solid> moving() {
+        return groups.subList(0, movingGroups).stream()
+                .filter(group -> group.parts.get(0).material() != Material.WATER)
+                .flatMap(group -> group.parts.stream())
+                .toList();
     }
 
     /** The distance to the nearest solid. */

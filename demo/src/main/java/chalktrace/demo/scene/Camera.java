@@ -3,7 +3,13 @@ package chalktrace.demo.scene;
 /** The camera of the clip, held by hand: it sways and shakes a little. */
 public final class Camera {
 
-    private static final double HALF_HEIGHT = Math.tan(Math.toRadians(17));
+    /** Half of what it sees of the height, at a distance of 1. */
+    public static final double HALF_HEIGHT = Math.tan(Math.toRadians(17));
+
+    /** Where it stands, and where it looks, when it does not sway; in metres. */
+    public static final Vec REST = new Vec(0.06, 1.40, 2.42);
+
+    public static final Vec AIM = new Vec(-0.015, 1.30, 0.2);
 
     private final Vec place;
     private final Vec ahead;
@@ -18,8 +24,8 @@ public final class Camera {
                 0.012 * Math.sin(1.1 * t + 0.4) + 0.003 * Math.sin(7.3 * t) + 0.0012 * Math.sin(19.1 * t + 1),
                 0.008 * Math.sin(0.9 * t + 2) + 0.003 * Math.sin(6.1 * t + 0.7) + 0.0014 * Math.sin(23.7 * t),
                 0);
-        place = new Vec(0.06, 1.40, 2.42).plus(sway.times(0.8));
-        ahead = new Vec(-0.015, 1.30, 0.2).plus(sway.times(1.6)).minus(place).unit();
+        place = REST.plus(sway.times(0.8));
+        ahead = AIM.plus(sway.times(1.6)).minus(place).unit();
         double roll = 0.004 * Math.sin(0.7 * t + 1);
         Vec level = ahead.cross(new Vec(0, 1, 0)).unit();
         Vec straight = level.cross(ahead);

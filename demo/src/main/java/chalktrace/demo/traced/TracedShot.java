@@ -68,7 +68,7 @@ public final class TracedShot {
     }
 
     /** The shot over a clip and a recording that lie at these places. */
-    public Shot make(Path clip, Reference reference, Path poses, Path line, List<Word> words) {
+    public Shot make(Path clip, Reference reference, Path poses, Footage model, Path line, List<Word> words) {
         ShotSetup standard = ShotSetup.standard();
         Shot empty = Shot.empty("Kettle at Pier Nine", standard.withLength(Performance.FRAMES));
         String rough = empty.chalks().get(0).id();
@@ -85,7 +85,8 @@ public final class TracedShot {
                         Footage.of("footage-2", "poses", poses.toString(), new Conform(0, 0, 1, 1, Conform.Pace.HELD))
                                 .withWhere(Footage.Where.BESIDE_BOARD)
                                 .withViews(PoseSheet.views())
-                                .withVisible(false)))
+                                .withVisible(false),
+                        model))
                 .withSounds(List.of(
                         SoundClip.of("sound-1", "kettle clip", clip.toString(), 0)
                                 .withFootage("footage-1"),

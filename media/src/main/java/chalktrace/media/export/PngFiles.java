@@ -20,8 +20,19 @@ public final class PngFiles {
         }
     }
 
+    /** Writes straight-alpha words, row after row, with their opacity. */
+    public static void writeClear(int[] argb, PictureSize size, Path file) throws IOException {
+        try (OutputStream out = Files.newOutputStream(file)) {
+            write(argb, size, BufferedImage.TYPE_INT_ARGB, out);
+        }
+    }
+
     static void write(int[] argb, PictureSize size, OutputStream out) throws IOException {
-        BufferedImage image = new BufferedImage(size.width(), size.height(), BufferedImage.TYPE_INT_RGB);
+        write(argb, size, BufferedImage.TYPE_INT_RGB, out);
+    }
+
+    private static void write(int[] argb, PictureSize size, int type, OutputStream out) throws IOException {
+        BufferedImage image = new BufferedImage(size.width(), size.height(), type);
         image.setRGB(0, 0, size.width(), size.height(), argb, 0, size.width());
         ImageIO.write(image, "png", out);
     }

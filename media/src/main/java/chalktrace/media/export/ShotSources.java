@@ -1,6 +1,7 @@
 package chalktrace.media.export;
 
 import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureSource;
 import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.shot.Footage;
@@ -75,14 +76,15 @@ public final class ShotSources implements FootagePictures, SoundSource, AutoClos
             return Optional.empty();
         }
         try {
-            lastGood.put(clip.id(), reference.picture(showing.get().picture()));
+            PictureSource pictures = reference.of(clip, shot.setup());
+            lastGood.put(clip.id(), pictures.picture(showing.get().picture()));
         } catch (PictureUnavailableException e) {
             problems.add(e.getMessage());
         }
         return Optional.ofNullable(lastGood.get(clip.id()))
                 .map(picture -> new Shown(
                         picture,
-                        reference.displaySize(),
+                        reference.of(clip, shot.setup()).displaySize(),
                         reference.turnDegrees(),
                         showing.get().region()));
     }

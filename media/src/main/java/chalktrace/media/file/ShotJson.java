@@ -370,6 +370,7 @@ final class ShotJson {
                 .put("mirrored", clip.mirrored())
                 .put("where", word(clip.where()))
                 .put("note", clip.note());
+        clip.staging().ifPresent(use -> StagingJson.write(use, to.putObject("model")));
     }
 
     private static Footage footage(JsonFields f, UnaryOperator<String> path) throws JsonFields.WrongField {
@@ -409,7 +410,8 @@ final class ShotJson {
                 f.has("where")
                         ? f.oneOf("where", Footage.Where.class)
                         : f.has("over") && f.flag("over") ? Footage.Where.OVER_DRAWINGS : Footage.Where.UNDER_DRAWINGS,
-                f.has("note") ? f.text("note") : "");
+                f.has("note") ? f.text("note") : "",
+                f.has("model") ? Optional.of(f.object("model").make(StagingJson::read)) : Optional.empty());
     }
 
     private static StillView view(JsonFields f) throws JsonFields.WrongField {
@@ -449,7 +451,7 @@ final class ShotJson {
         items.forEach(item -> write.accept(item, array.addObject()));
     }
 
-    private static String word(Enum<?> value) {
+    static String word(Enum<?> value) {
         return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

@@ -7,6 +7,8 @@ import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.space.Figure;
+import chalktrace.core.space.Staging;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
@@ -28,7 +30,15 @@ public record Gathered(
         Path file, Optional<Pictures> pictures, Optional<Double> soundSeconds, double soundOffset, int startFrame) {
 
     /** What footage offers to a shot. */
-    public record Pictures(PictureSize size, FrameRate rate, PictureTimes times, Reference.Kind kind) {}
+    public record Pictures(
+            PictureSize size, FrameRate rate, PictureTimes times, Reference.Kind kind, Optional<Figure> model) {
+
+        /** All of it from a shot frame on. */
+        Conform whole(int startFrame) {
+            Conform whole = Conform.whole(startFrame, times);
+            return model.isEmpty() ? whole : new Conform(startFrame, 0, times.count(), 1, Conform.Pace.KEEP_TIME);
+        }
+    }
 
     /**
      * Looks at a video, picture, run of pictures or sound.
@@ -45,7 +55,11 @@ public record Gathered(
             return new Gathered(
                     file.toAbsolutePath().normalize(),
                     Optional.of(new Pictures(
-                            reference.displaySize(), reference.rate(), reference.times(), reference.kind())),
+                            reference.displaySize(),
+                            reference.rate(),
+                            reference.times(),
+                            reference.kind(),
+                            reference.figure())),
                     facts.sound().map(MediaFacts.Sound::seconds),
                     facts.sound().isPresent() ? SoundFiles.offset(file, reference.startSeconds()) : 0,
                     startFrame);
@@ -64,15 +78,15 @@ public record Gathered(
 
     /** The set-up of a shot made for this: the footage's own rate, size and length, or the sound's length. */
     public ShotSetup offeredSetup(ShotSetup otherwise, Optional<FrameRate> wantedRate) {
-        FrameRate rate = wantedRate.orElse(pictures.map(Pictures::rate).orElse(otherwise.rate()));
-        int length = pictures.map(p -> p.times().count() == 1
-                        ? otherwise.length()
-                        : Conform.whole(0, p.times()).frames(rate, p.times()))
+        Optional<Pictures> filmed = pictures.filter(p -> p.model().isEmpty());
+        FrameRate rate = wantedRate.orElse(filmed.map(Pictures::rate).orElse(otherwise.rate()));
+        int length = pictures.map(p ->
+                        p.times().count() == 1 ? otherwise.length() : p.whole(0).frames(rate, p.times()))
                 .or(() -> soundSeconds.map(seconds -> rate.frameAt(seconds) + 1))
                 .orElse(otherwise.length());
         return new ShotSetup(
                 rate,
-                pictures.map(Pictures::size).orElse(otherwise.size()),
+                filmed.map(Pictures::size).orElse(otherwise.size()),
                 Math.max(1, Math.min(ShotSetup.LONGEST, startFrame + length)),
                 otherwise.firstNumber(),
                 otherwise.paper());
@@ -80,7 +94,16 @@ public record Gathered(
 
     /** The edit that takes all of it in, with ids that are free in the shot. */
     public Edit edit(Shot shot) {
-        return edit(shot, pictures.map(p -> Conform.whole(startFrame, p.times())));
+        return edit(shot, pictures.map(p -> p.whole(startFrame)));
+    }
+
+    /** Its pictures as footage of a shot; a model is put before a camera that sees all of it. */
+    public Footage footage(String id, String name, Conform conform, ShotSetup setup) {
+        Footage made = Footage.of(id, name, MediaPath.of(file), conform);
+        return pictures.orElseThrow()
+                .model()
+                .map(figure -> made.withStaging(Staging.of(figure, setup.size())))
+                .orElse(made);
     }
 
     /**
@@ -103,8 +126,7 @@ public record Gathered(
                         shot.newId("sound"), name, path, shot.setup().rate().seconds(start) + soundOffset - skipped)
                 .withFootage(footageId));
         return pictures.map(p -> ReferenceEdits.takeIn(
-                        Footage.of(
-                                footageId, name, path, conform.orElseGet(() -> Conform.whole(startFrame, p.times()))),
+                        footage(footageId, name, conform.orElseGet(() -> p.whole(startFrame)), shot.setup()),
                         sound.map(List::of).orElse(List.of())))
                 .orElseGet(() -> ReferenceEdits.takeIn(sound.orElseThrow()));
     }

@@ -1,6 +1,7 @@
 package chalktrace.media.footage;
 
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.space.Figure;
 import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
@@ -12,7 +13,8 @@ import java.util.Locale;
 import java.util.Optional;
 
 /** What a media file is. @param notes what is odd about it, one sentence each */
-public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Sound> sound, List<String> notes) {
+public record MediaFacts(
+        String kind, Optional<Pictures> pictures, Optional<Sound> sound, Optional<Figure> model, List<String> notes) {
 
     /** Its pictures: size as seen, how many, the stated rate, and how long they last. */
     public record Pictures(PictureSize size, int count, FrameRate rate, double seconds) {}
@@ -24,7 +26,7 @@ public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Soun
     public static MediaFacts of(Path file) throws UnreadableException {
         boolean mayHaveSound = References.mayHaveSound(file);
         if (mayHaveSound && !hasPictures(file)) {
-            return new MediaFacts("sound", Optional.empty(), Optional.of(sound(file)), List.of());
+            return new MediaFacts("sound", Optional.empty(), Optional.of(sound(file)), Optional.empty(), List.of());
         }
         try (Reference reference = References.open(file)) {
             return of(file, reference);
@@ -38,6 +40,7 @@ public record MediaFacts(String kind, Optional<Pictures> pictures, Optional<Soun
                 reference.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
                 Optional.of(pictures(reference)),
                 hasSound ? Optional.of(sound(file)) : Optional.empty(),
+                reference.figure(),
                 reference.notes());
     }
 

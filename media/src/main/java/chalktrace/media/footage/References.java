@@ -9,7 +9,7 @@ import java.util.List;
 public final class References {
 
     /** The first that accepts a file takes it. */
-    private static final List<FootageKind> KINDS = List.of(new PictureKind(), new VideoKind());
+    private static final List<FootageKind> KINDS = List.of(new ModelKind(), new PictureKind(), new VideoKind());
 
     private References() {}
 

@@ -22,6 +22,15 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
+import chalktrace.core.space.CameraKey;
+import chalktrace.core.space.Dress;
+import chalktrace.core.space.Lens;
+import chalktrace.core.space.Light;
+import chalktrace.core.space.ModelLook;
+import chalktrace.core.space.Orbit;
+import chalktrace.core.space.Point3;
+import chalktrace.core.space.SavedView;
+import chalktrace.core.space.Staging;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PressureCurve;
@@ -113,7 +122,8 @@ public final class FullShot {
                         true,
                         true,
                         Footage.Where.BESIDE_BOARD,
-                        "from the harbour, for study only")))
+                        "from the harbour, for study only",
+                        Optional.of(staging()))))
                 .withSounds(List.of(new SoundClip(
                         "sound-1",
                         "line",
@@ -134,5 +144,22 @@ public final class FullShot {
         return SpeechEdits.speaker("Bo")
                 .change()
                 .apply(SpeechEdits.speaker("Ada").change().apply(spoken));
+    }
+
+    private static Staging staging() {
+        Orbit orbit = new Orbit(30.5, -12, 3, 4.25, new Point3(0.5, 1, -2), new Lens(35));
+        return new Staging(
+                new Dress(ModelLook.LINES, new Light(-20, 33), true, true, true),
+                "walk",
+                0.5,
+                2,
+                true,
+                true,
+                orbit.withYaw(31),
+                List.of(
+                        new CameraKey(0, orbit, CameraKey.Move.CUT),
+                        new CameraKey(9, orbit.withDistance(2), CameraKey.Move.EVEN)),
+                3,
+                List.of(new SavedView("from the pier", orbit.withPitch(5))));
     }
 }

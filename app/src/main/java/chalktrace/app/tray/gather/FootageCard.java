@@ -9,9 +9,13 @@ import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.space.Model;
+import chalktrace.core.space.Point3;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.footage.Reference;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -46,11 +50,12 @@ final class FootageCard extends VBox {
     private final FrameRows frames;
     private final StillRows still;
     private final TextField note = new TextField();
+    private final List<CardRows.Part> parts = new ArrayList<>();
 
-    FootageCard(Session session, FileChoice files, String id) {
+    FootageCard(Session session, FileChoice files, Footage clip, List<CardRows> more) {
         this.session = session;
         this.files = files;
-        this.id = id;
+        this.id = clip.id();
         look = new LookRows(session, id);
         place = new PlaceRows(session, id);
         frames = new FrameRows(session, id);
@@ -72,9 +77,9 @@ final class FootageCard extends VBox {
         });
         HBox top = new HBox(8, picture, new VBox(2, facts, meets));
         problem.getStyleClass().add("bad");
-        Button again = Buttons.edged(
-                Icons.AGAIN, "Read it again", () -> session.shot().footage(id).ifPresent(clip -> session.footages()
-                        .readAgain(clip.file())));
+        Button again = Buttons.edged(Icons.AGAIN, "Read it again", () -> session.shot()
+                .footage(id)
+                .ifPresent(changedClip -> session.footages().readAgain(changedClip.file())));
         again.setId("read-again");
         changed = new VBox(4, Rows.hint("This file was changed on the disk."), again);
         getChildren()
@@ -86,11 +91,20 @@ final class FootageCard extends VBox {
                         findAll,
                         changed,
                         places(),
-                        new Fold("look", true, look),
+                        new Fold("look", clip.staging().isEmpty(), look),
                         new Fold("place", false, place),
-                        new Fold("frames", false, frames),
-                        new Fold("still", false, still),
-                        note);
+                        new Fold("frames", false, frames));
+        if (clip.staging().isEmpty()) {
+            getChildren().add(new Fold("still", false, still));
+        }
+        for (CardRows rows : more) {
+            if (rows.fits(clip)) {
+                CardRows.Part part = rows.of(id);
+                parts.add(part);
+                getChildren().add(getChildren().size() - 3, new Fold(rows.title(), true, part.node()));
+            }
+        }
+        getChildren().add(note);
     }
 
     private HBox places() {
@@ -148,13 +162,20 @@ final class FootageCard extends VBox {
         look.show(clip);
         place.show(clip);
         frames.show(clip);
-        still.show(clip);
+        if (clip.staging().isEmpty()) {
+            still.show(clip);
+        }
+        parts.forEach(part -> part.show(clip));
         if (!note.isFocused()) {
             note.setText(clip.note());
         }
     }
 
     private void describe(Footage clip, Reference reference) {
+        if (reference.figure().isPresent()) {
+            describe(reference.figure().get().model(), reference);
+            return;
+        }
         int count = reference.times().count();
         facts.setText(
                 count == 1
@@ -185,6 +206,20 @@ final class FootageCard extends VBox {
                                 + (first + conform.frames(rate, reference.times()) - 1)
                                 + (rate.equals(reference.rate()) ? "" : ", nearest picture");
                 });
+    }
+
+    private void describe(Model model, Reference reference) {
+        Point3 size = reference.figure().orElseThrow().rest().bounds().size();
+        facts.setText(String.format(
+                Locale.ROOT,
+                "%,d triangles, %d joints%n%.3g x %.3g x %.3g %s",
+                model.triangles(),
+                model.joints().size(),
+                size.x(),
+                size.y(),
+                size.z(),
+                model.unit().isEmpty() ? "units" : model.unit()));
+        meets.setText(String.join(" ", model.notes()));
     }
 
     private void showOrHide() {

@@ -25,6 +25,7 @@ public final class GatherTray extends VBox {
 
     private final Session session;
     private final FileChoice files;
+    private final List<CardRows> more;
     private final VBox cards = new VBox(8);
     private final Map<String, FootageCard> footageCards = new HashMap<>();
     private final Map<String, SoundCard> soundCards = new HashMap<>();
@@ -34,9 +35,11 @@ public final class GatherTray extends VBox {
     private Gathered lookedAt;
     private LookCard lookCard;
 
-    public GatherTray(Session session, FileChoice files) {
+    /** @param more rows on the cards of footage */
+    public GatherTray(Session session, FileChoice files, List<CardRows> more) {
         this.session = session;
         this.files = files;
+        this.more = more;
         this.setup = new SetupCard(session);
         this.proxies = new ProxyCard(session, files);
         getStyleClass().add("content");
@@ -85,7 +88,8 @@ public final class GatherTray extends VBox {
         }
         setup.show(shot.setup());
         for (Footage clip : shot.footage()) {
-            FootageCard card = footageCards.computeIfAbsent(clip.id(), id -> new FootageCard(session, files, id));
+            FootageCard card =
+                    footageCards.computeIfAbsent(clip.id(), id -> new FootageCard(session, files, clip, more));
             card.show(clip);
             all.add(card);
         }

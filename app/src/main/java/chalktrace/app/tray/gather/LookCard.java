@@ -6,6 +6,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.space.Model;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.Conform.Pace;
 import chalktrace.core.time.ConformReport;
@@ -72,22 +73,25 @@ final class LookCard extends VBox {
         take.setId("take-in");
         Button back = Buttons.edged(Icons.CLOSE, "Go back", session.looking()::end);
         result.setId("look-result");
-        getChildren()
-                .addAll(
-                        name,
-                        Rows.hint(facts(source)),
-                        row("from", in, Buttons.text("here", "from the picture at the gate", () -> here(in))),
-                        row("to", out, Buttons.text("here", "to the picture at the gate", () -> here(out))),
-                        row("every", every, Rows.quiet("picture")),
-                        paces(),
-                        isRun
-                                ? row("made at", speed, Rows.quiet("pictures a second"))
-                                : row("speed", speed, Rows.quiet("times as fast")),
-                        row("starts at", start, Rows.quiet("in the shot")),
-                        lengthFollows,
-                        setupFollows,
-                        result,
-                        foot(take, back));
+        getChildren().addAll(name, Rows.hint(facts(source)));
+        if (pictures.model().isEmpty()) {
+            getChildren()
+                    .addAll(
+                            row("from", in, Buttons.text("here", "from the picture at the gate", () -> here(in))),
+                            row("to", out, Buttons.text("here", "to the picture at the gate", () -> here(out))),
+                            row("every", every, Rows.quiet("picture")),
+                            paces(),
+                            isRun
+                                    ? row("made at", speed, Rows.quiet("pictures a second"))
+                                    : row("speed", speed, Rows.quiet("times as fast")));
+        }
+        getChildren().addAll(row("starts at", start, Rows.quiet("in the shot")), lengthFollows);
+        if (pictures.model().isEmpty()) {
+            getChildren().addAll(setupFollows);
+        } else {
+            setupFollows.setSelected(false);
+        }
+        getChildren().addAll(result, foot(take, back));
         show();
     }
 
@@ -98,6 +102,9 @@ final class LookCard extends VBox {
     }
 
     private String facts(Gathered source) {
+        if (pictures.model().isPresent()) {
+            return facts(pictures.model().get().model());
+        }
         int count = pictures.times().count();
         return String.format(
                 Locale.ROOT,
@@ -109,6 +116,19 @@ final class LookCard extends VBox {
                 source.soundSeconds()
                         .map(seconds -> String.format(Locale.ROOT, ", sound %.2f s", seconds))
                         .orElse(", no sound"));
+    }
+
+    private static String facts(Model model) {
+        StringBuilder facts = new StringBuilder(String.format(
+                Locale.ROOT,
+                "3D model: %,d triangles, %d joints",
+                model.triangles(),
+                model.joints().size()));
+        model.motions()
+                .forEach(motion ->
+                        facts.append(String.format(Locale.ROOT, "%n%s: %.2f s", motion.name(), motion.seconds())));
+        model.notes().forEach(note -> facts.append(System.lineSeparator()).append(note));
+        return facts.toString();
     }
 
     private HBox paces() {
@@ -142,6 +162,11 @@ final class LookCard extends VBox {
         try {
             Conform conform = conform();
             ShotSetup setup = setup(conform);
+            if (pictures.model().isPresent()) {
+                result.setText("It shows on all frames; its animation starts at frame "
+                        + setup.number(conform.startFrame()) + ".");
+                return;
+            }
             ConformReport report = ConformReport.of(conform, setup.rate(), pictures.times());
             int last = conform.startFrame() + conform.frames(setup.rate(), pictures.times()) - 1;
             result.setText(String.format(
@@ -183,6 +208,9 @@ final class LookCard extends VBox {
                         .map(toggle -> (Pace) toggle.getUserData())
                         .orElse(Pace.KEEP_TIME);
         int startFrame = session.shot().setup().frame((int) start.value());
+        if (pictures.model().isPresent()) {
+            return new Conform(startFrame, 0, count, 1, Pace.KEEP_TIME);
+        }
         return new Conform(startFrame, from, to + 1, (int) every.value(), chosen, speed());
     }
 

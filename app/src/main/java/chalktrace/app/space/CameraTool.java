@@ -1,0 +1,131 @@
+package chalktrace.app.space;
+
+import chalktrace.app.board.BoardTool;
+import chalktrace.app.board.BoardView;
+import chalktrace.app.board.Hand;
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.View;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.space.Orbit;
+import chalktrace.core.stroke.PenSample;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignV;
+
+/** Moves the camera of a model by drags on the board: round it, along the picture, nearer and farther. */
+final class CameraTool implements BoardTool {
+
+    static final View.Tool TOOL = new View.Tool("camera");
+
+    private final CameraWork work;
+    private final ObjectProperty<CameraDrag> drag = new SimpleObjectProperty<>(CameraDrag.ORBIT);
+
+    CameraTool(CameraWork work) {
+        this.work = work;
+    }
+
+    @Override
+    public View.Tool tool() {
+        return TOOL;
+    }
+
+    @Override
+    public Ikon icon() {
+        return MaterialDesignV.VIDEO_3D;
+    }
+
+    @Override
+    public String use() {
+        return "move the camera of a 3D model";
+    }
+
+    @Override
+    public boolean draws() {
+        return false;
+    }
+
+    @Override
+    public List<Node> options() {
+        ToggleGroup group = new ToggleGroup();
+        HBox kinds = new HBox();
+        for (CameraDrag kind : CameraDrag.values()) {
+            ToggleButton button = Buttons.toggle(kind.title(), kind.use());
+            button.setId("camera-" + kind.title().toLowerCase(Locale.ROOT));
+            button.setToggleGroup(group);
+            button.setSelected(kind == drag.get());
+            button.setOnAction(event -> {
+                button.setSelected(true);
+                drag.set(kind);
+            });
+            kinds.getChildren().add(button);
+        }
+        Label words = Rows.quiet("");
+        words.textProperty().bind(work.session().document().shownProperty().map(shot -> work.current()
+                .map(Footage::name)
+                .orElse("No 3D model yet: import one in Gather.")));
+        return List.of(ModelRows.edged(kinds), words);
+    }
+
+    @Override
+    public Hand hand(BoardView board) {
+        return new Hand() {
+
+            private Optional<Footage> clip = Optional.empty();
+            private Orbit start;
+            private Orbit now;
+            private PenSample from;
+            private CameraDrag kind;
+
+            @Override
+            public void down(PenSample sample) {
+                clip = work.current();
+                from = sample;
+                kind = work.session().view().shiftHeldProperty().get() ? CameraDrag.PAN : drag.get();
+                clip.ifPresent(model -> {
+                    work.session().transport().stop();
+                    start = work.camera(model);
+                    now = start;
+                });
+            }
+
+            @Override
+            public void move(PenSample sample) {
+                clip.ifPresent(model -> {
+                    now = kind.moved(start, sample.x() - from.x(), sample.y() - from.y(), work.size());
+                    work.session().document().preview(work.seenFrom(model.id(), now));
+                });
+            }
+
+            @Override
+            public void up(PenSample sample) {
+                move(sample);
+                Optional<Footage> moved = clip.filter(model -> !now.equals(start));
+                giveUp();
+                moved.ifPresent(model -> work.look(model.id(), now));
+            }
+
+            @Override
+            public void giveUp() {
+                if (clip.isPresent()) {
+                    clip = Optional.empty();
+                    work.session().document().preview(null);
+                }
+            }
+
+            @Override
+            public boolean isBusy() {
+                return clip.isPresent();
+            }
+        };
+    }
+}

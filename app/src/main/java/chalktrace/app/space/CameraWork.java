@@ -1,0 +1,163 @@
+package chalktrace.app.space;
+
+import chalktrace.app.session.Session;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.GuideEdits;
+import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.guide.Guide;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.space.Camera;
+import chalktrace.core.space.CameraKey;
+import chalktrace.core.space.Figure;
+import chalktrace.core.space.Orbit;
+import chalktrace.core.space.Point3;
+import chalktrace.core.space.Staging;
+import chalktrace.media.footage.Reference;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+
+/** What is done with the models of the shot and their cameras. Lives on the FX thread. */
+final class CameraWork {
+
+    /** A vanishing point farther away than this, in px, is as good as none. */
+    private static final double FARTHEST = 1e5;
+
+    private final Session session;
+    private final StringProperty chosen = new SimpleStringProperty("");
+    private final BooleanProperty viewsShown = new SimpleBooleanProperty();
+
+    CameraWork(Session session) {
+        this.session = session;
+        session.document().whenOpened(() -> chosen.set(""));
+    }
+
+    Session session() {
+        return session;
+    }
+
+    /** The id of the model whose camera was set last. */
+    StringProperty chosenProperty() {
+        return chosen;
+    }
+
+    /** Whether the saved views stand beside the board. */
+    BooleanProperty viewsShownProperty() {
+        return viewsShown;
+    }
+
+    /** The model whose camera is set: the chosen one, or the first that is seen. */
+    Optional<Footage> current() {
+        List<Footage> models = session.document().shown().footage().stream()
+                .filter(clip -> clip.staging().isPresent())
+                .toList();
+        return models.stream()
+                .filter(clip -> clip.id().equals(chosen.get()))
+                .findFirst()
+                .or(() -> models.stream().filter(Footage::visible).findFirst());
+    }
+
+    Optional<Figure> figure(Footage clip) {
+        return Optional.ofNullable(session.footages().opened().get(clip.file())).flatMap(Reference::figure);
+    }
+
+    int frame() {
+        return session.transport().frame();
+    }
+
+    PictureSize size() {
+        return session.document().shown().setup().size();
+    }
+
+    Orbit camera(Footage clip) {
+        return clip.staging().orElseThrow().cameraAt(frame());
+    }
+
+    Edit edit(String name, String id, UnaryOperator<Staging> change) {
+        return ReferenceEdits.change(name, id, clip -> clip.staged(change));
+    }
+
+    void change(String name, String id, UnaryOperator<Staging> change) {
+        chosen.set(id);
+        session.document().apply(edit(name, id, change));
+    }
+
+    Edit seenFrom(String id, Orbit orbit) {
+        int frame = frame();
+        return edit("move the camera", id, staging -> staging.seenFrom(frame, orbit));
+    }
+
+    void look(String id, Orbit orbit) {
+        chosen.set(id);
+        session.document().apply(seenFrom(id, orbit));
+    }
+
+    /** Sets a key of the camera at the gate, or takes it away. */
+    void keyOrNot(String id) {
+        int frame = frame();
+        change(
+                "key the camera",
+                id,
+                staging -> staging.keyAt(frame).isPresent()
+                        ? staging.withoutKey(frame)
+                        : staging.withKey(new CameraKey(frame, staging.cameraAt(frame), staging.moveAt(frame))));
+    }
+
+    /** How the camera goes on from the last key up to the gate. */
+    void move(String id, CameraKey.Move move) {
+        int frame = frame();
+        change("change the camera's move", id, staging -> staging.keys().stream()
+                .filter(key -> key.frame() <= frame)
+                .reduce((before, after) -> after)
+                .map(key -> staging.withKey(key.withMove(move)))
+                .orElse(staging));
+    }
+
+    /** The points in which the model's level axes meet, as a guide to draw along. */
+    void addVanishingPoints(Footage clip) {
+        Camera camera = Camera.of(camera(clip), size().width(), size().height());
+        List<Guide.Spot> spots = new ArrayList<>();
+        for (Point3 axis : List.of(new Point3(1, 0, 0), new Point3(0, 0, 1))) {
+            Camera.Projected at = camera.vanishing(axis);
+            if (Math.abs(at.x()) < FARTHEST && Math.abs(at.y()) < FARTHEST) {
+                spots.add(new Guide.Spot(at.x(), at.y()));
+            }
+        }
+        if (spots.isEmpty()) {
+            session.notices().problem("Seen from here, the model's lines meet nowhere near the picture.");
+            return;
+        }
+        session.document()
+                .apply(GuideEdits.add(new Guide(
+                        session.shot().newId("guide"),
+                        spots.size() == 1 ? Guide.Kind.ONE_POINT : Guide.Kind.TWO_POINTS,
+                        spots)));
+    }
+
+    /** Raises or lowers the camera so that the model stands on the floor line. */
+    void standOnFloorLine(Footage clip) {
+        Optional<Guide> floor = session.shot().guides().stream()
+                .filter(guide -> guide.kind() == Guide.Kind.FLOOR)
+                .findFirst();
+        if (floor.isEmpty()) {
+            session.notices().problem("The shot has no floor line. Add one in Trace, under Guides.");
+            return;
+        }
+        figure(clip).ifPresent(figure -> {
+            Orbit now = camera(clip);
+            Orbit standing = now.standing(
+                    figure.rest().bounds().low().y(), floor.get().point(0).y(), size().width(), size().height());
+            if (standing.equals(now)) {
+                session.notices().problem("No height of the camera brings the model's floor there. Change its pitch.");
+            } else {
+                look(clip.id(), standing);
+            }
+        });
+    }
+}

@@ -1,0 +1,248 @@
+package chalktrace.app.space;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.tray.gather.CardRows;
+import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.space.Dress;
+import chalktrace.core.space.Light;
+import chalktrace.core.space.ModelLook;
+import chalktrace.core.space.Motion;
+import chalktrace.core.space.Staging;
+import chalktrace.core.time.Conform;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.BiFunction;
+import java.util.function.DoubleFunction;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** How a model looks, moves and is lit, and where its camera stands. */
+final class ModelRows extends VBox implements CardRows.Part {
+
+    private static final String REST_POSE = "Rest pose";
+    private static final List<String> HOLDS = List.of("ones", "twos", "threes");
+
+    private final CameraWork work;
+    private final String id;
+    private final ToggleGroup looks = new ToggleGroup();
+    private final ToggleGroup holds = new ToggleGroup();
+    private final ComboBox<String> motions = new ComboBox<>();
+    private final NumberField from = new NumberField("model-from", 0, this::setFrom);
+    private final NumberField speed = new NumberField("model-speed", 1, this::setSpeed);
+    private final CheckBox loops;
+    private final CheckBox shadow;
+    private final CheckBox grid;
+    private final CheckBox hidden;
+    private final CheckBox zUp;
+    private final ValueSlider lightYaw;
+    private final ValueSlider lightPitch;
+    private final CameraRows camera;
+    private List<String> listed = List.of();
+    private boolean showing;
+
+    ModelRows(CameraWork work, String id) {
+        super(6);
+        this.work = work;
+        this.id = id;
+        this.camera = new CameraRows(work, id);
+        motions.setMaxWidth(Double.MAX_VALUE);
+        motions.setFocusTraversable(false);
+        motions.setAccessibleText("animation");
+        motions.setOnAction(event -> setMotion());
+        loops = box("Loop", "loop the animation", Staging::withLoops);
+        shadow = box("Shadow", "show the model's shadow", dressed(Dress::withShadow));
+        grid = box("Floor grid", "show the floor", dressed(Dress::withGrid));
+        hidden = box("Hidden lines, faint", "show hidden lines", dressed(Dress::withHidden));
+        zUp = box("Made with z up", "set the model upright", Staging::withZUp);
+        lightYaw = slider(
+                "Light yaw \u00b0",
+                -180,
+                180,
+                v -> s -> lit(s, new Light(v, s.dress().light().pitch())));
+        lightPitch = slider(
+                "Light pitch \u00b0",
+                1,
+                90,
+                v -> s -> lit(s, new Light(s.dress().light().yaw(), v)));
+        getChildren()
+                .addAll(
+                        looks(),
+                        motions,
+                        row(Rows.quiet("From s"), from, Rows.quiet("Speed"), speed),
+                        row(holds(), loops),
+                        camera,
+                        lightYaw,
+                        lightPitch,
+                        row(shadow, grid),
+                        hidden,
+                        zUp);
+    }
+
+    @Override
+    public Node node() {
+        return this;
+    }
+
+    @Override
+    public void show(Footage clip) {
+        Staging staging = clip.staging().orElseThrow();
+        showing = true;
+        select(looks, staging.dress().look());
+        select(holds, staging.every());
+        listMotions(clip);
+        motions.setValue(staging.motion().isEmpty() ? REST_POSE : staging.motion());
+        from.set(staging.fromSeconds());
+        speed.set(clip.conform().speed());
+        loops.setSelected(staging.loops());
+        shadow.setSelected(staging.dress().shadow());
+        grid.setSelected(staging.dress().grid());
+        hidden.setSelected(staging.dress().hidden());
+        hidden.setDisable(staging.dress().look() != ModelLook.LINES);
+        zUp.setSelected(staging.zUp());
+        lightYaw.show(staging.dress().light().yaw());
+        lightPitch.show(staging.dress().light().pitch());
+        camera.show(clip);
+        showing = false;
+    }
+
+    /** Selects the toggle of a value; none when there is none. */
+    static void select(ToggleGroup group, Object value) {
+        group.getToggles()
+                .forEach(toggle -> toggle.setSelected(toggle.getUserData().equals(value)));
+    }
+
+    private void listMotions(Footage clip) {
+        List<String> names = new ArrayList<>(List.of(REST_POSE));
+        work.figure(clip)
+                .ifPresent(figure ->
+                        figure.model().motions().stream().map(Motion::name).forEach(names::add));
+        if (!names.equals(listed)) {
+            listed = names;
+            motions.getItems().setAll(names);
+        }
+    }
+
+    private void setMotion() {
+        String chosen = motions.getValue();
+        if (!showing && chosen != null) {
+            work.change("choose an animation", id, s -> s.withMotion(chosen.equals(REST_POSE) ? "" : chosen));
+        }
+    }
+
+    private void setFrom() {
+        double seconds = Math.max(0, from.value());
+        work.change("set where the animation starts", id, s -> s.withFromSeconds(seconds));
+    }
+
+    private void setSpeed() {
+        double times = Math.max(Conform.SLOWEST, Math.min(Conform.FASTEST, speed.value()));
+        work.session()
+                .document()
+                .apply(ReferenceEdits.change(
+                        "set the animation's speed",
+                        id,
+                        clip -> clip.withConform(clip.conform().withSpeed(times))));
+    }
+
+    private HBox looks() {
+        HBox box = new HBox();
+        for (ModelLook look : ModelLook.values()) {
+            box.getChildren()
+                    .add(toggle(
+                            title(look),
+                            "show the model as " + title(look).toLowerCase(Locale.ROOT),
+                            looks,
+                            look,
+                            () -> work.change(
+                                    "change the model's look",
+                                    id,
+                                    s -> s.withDress(s.dress().withLook(look)))));
+        }
+        return edged(box);
+    }
+
+    private HBox holds() {
+        HBox box = new HBox();
+        for (int every = 1; every <= HOLDS.size(); every++) {
+            int frames = every;
+            String title = HOLDS.get(every - 1);
+            box.getChildren()
+                    .add(toggle(
+                            title,
+                            "hold each pose: on " + title,
+                            holds,
+                            every,
+                            () -> work.change("hold poses", id, s -> s.withEvery(frames))));
+        }
+        return edged(box);
+    }
+
+    /** "CLAY" as "Clay". */
+    static String title(Enum<?> value) {
+        return value.name().charAt(0) + value.name().substring(1).toLowerCase(Locale.ROOT);
+    }
+
+    static ToggleButton toggle(String text, String use, ToggleGroup group, Object value, Runnable chosen) {
+        ToggleButton button = Buttons.toggle(text, use);
+        button.setId("model-" + text.toLowerCase(Locale.ROOT));
+        button.setUserData(value);
+        button.setToggleGroup(group);
+        button.setOnAction(event -> {
+            button.setSelected(true);
+            chosen.run();
+        });
+        return button;
+    }
+
+    static HBox edged(HBox box) {
+        box.getStyleClass().add("edged-box");
+        box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        return box;
+    }
+
+    private CheckBox box(String text, String step, BiFunction<Staging, Boolean, Staging> change) {
+        CheckBox box = new CheckBox(text);
+        box.setFocusTraversable(false);
+        box.setOnAction(event -> {
+            boolean on = box.isSelected();
+            work.change(step, id, s -> change.apply(s, on));
+        });
+        return box;
+    }
+
+    private static BiFunction<Staging, Boolean, Staging> dressed(BiFunction<Dress, Boolean, Dress> change) {
+        return (staging, on) -> staging.withDress(change.apply(staging.dress(), on));
+    }
+
+    private ValueSlider slider(String text, double low, double high, DoubleFunction<UnaryOperator<Staging>> change) {
+        return new ValueSlider(text, low, high, 0, value -> {
+                    work.session().document().preview(null);
+                    work.change("move the light", id, change.apply(value));
+                })
+                .previewing(value ->
+                        work.session().document().preview(work.edit("move the light", id, change.apply(value))));
+    }
+
+    private static Staging lit(Staging staging, Light light) {
+        return staging.withDress(staging.dress().withLight(light));
+    }
+
+    static HBox row(Node... parts) {
+        HBox row = new HBox(8, parts);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+}

@@ -1,0 +1,159 @@
+package chalktrace.core.space;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+
+/** A model made ready to be posed again and again: the meshes of all nodes in one list of vertices and of triangles. Safe for threads. */
+public final class Figure {
+
+    /** The mesh of one node, with its place among all vertices. */
+    private record Part(int node, Mesh mesh, Optional<Skin> skin, int firstVertex) {}
+
+    private final Model model;
+    private final List<Part> parts = new ArrayList<>();
+    private final int vertices;
+    private final int[] triangles;
+    private final short[] surfaces;
+    private final float[] texels;
+    private final Pose rest;
+    private final FeatureEdges edges;
+    private final BitSet closed = new BitSet();
+    private Figure raised;
+
+    public Figure(Model model) {
+        this.model = model;
+        int vertex = 0;
+        int corner = 0;
+        for (int n = 0; n < model.nodes().size(); n++) {
+            Node node = model.nodes().get(n);
+            Optional<Skin> skin = node.skin() < 0
+                    ? Optional.empty()
+                    : Optional.of(model.skins().get(node.skin()));
+            for (int index : node.meshes()) {
+                Mesh mesh = model.meshes().get(index);
+                parts.add(new Part(n, mesh, skin.filter(s -> mesh.joints().isPresent()), vertex));
+                vertex += mesh.vertices();
+                corner += mesh.triangles().length;
+            }
+        }
+        vertices = vertex;
+        triangles = new int[corner];
+        surfaces = new short[corner / 3];
+        texels = new float[2 * vertex];
+        int at = 0;
+        for (Part part : parts) {
+            Arrays.fill(surfaces, at / 3, at / 3 + part.mesh().triangles().length / 3, (short)
+                    part.mesh().surface());
+            boolean mirrored = isMirrored(part.node());
+            for (int index : part.mesh().triangles()) {
+                triangles[at++] = index + part.firstVertex();
+                if (mirrored && at % 3 == 0) {
+                    triangles[at - 1] = triangles[at - 2];
+                    triangles[at - 2] = index + part.firstVertex();
+                }
+            }
+            part.mesh().texels().ifPresent(uv -> System.arraycopy(uv, 0, texels, 2 * part.firstVertex(), uv.length));
+        }
+        rest = pose(Optional.empty(), 0);
+        edges = FeatureEdges.of(rest.positions(), triangles);
+        boolean solid = model.surfaces().stream().allMatch(surface -> surface.opacity() == 1 && surface.cutout() == 0);
+        closed.set(0, solid ? surfaces.length : 0);
+        edges.clearOpen(closed);
+    }
+
+    /** A node that turns left to right turns the sense of its triangles round as well: glTF 2.0, 3.7.4. */
+    private boolean isMirrored(int node) {
+        boolean mirrored = false;
+        for (int n = node; n >= 0; n = model.nodes().get(n).parent()) {
+            Point3 scale = model.nodes().get(n).stance().scale();
+            mirrored ^= scale.x() * scale.y() * scale.z() < 0;
+        }
+        return mirrored;
+    }
+
+    public Model model() {
+        return model;
+    }
+
+    /** The same, set up from lying on its back; made once. */
+    synchronized Figure raised() {
+        if (raised == null) {
+            raised = new Figure(model.raised());
+        }
+        return raised;
+    }
+
+    /** As the file has it, nothing moved. */
+    public Pose rest() {
+        return rest;
+    }
+
+    public int vertices() {
+        return vertices;
+    }
+
+    /** Three vertices each. */
+    int[] triangles() {
+        return triangles;
+    }
+
+    Surface surface(int triangle) {
+        return model.surfaces().get(surfaces[triangle]);
+    }
+
+    float[] texels() {
+        return texels;
+    }
+
+    /** Where its surface may show a line. */
+    FeatureEdges edges() {
+        return edges;
+    }
+
+    /** Whether a triangle is of a form without holes, whose inside is never seen from outside. */
+    boolean isClosed(int triangle) {
+        return closed.get(triangle);
+    }
+
+    /** As it is at a time of an animation; before its start and after its end as there. Cost: vertices times joints a vertex. */
+    public Pose pose(Optional<Motion> motion, double seconds) {
+        Stance[] stances = model.nodes().stream().map(Node::stance).toArray(Stance[]::new);
+        double[][] morphing = model.nodes().stream()
+                .map(node -> node.morphing().stream().mapToDouble(m -> m).toArray())
+                .toArray(double[][]::new);
+        motion.ifPresent(moves -> moves.channels().forEach(channel -> {
+            double[] value = channel.at(seconds);
+            Stance was = stances[channel.node()];
+            switch (channel.property()) {
+                case MOVE -> stances[channel.node()] = new Stance(point(value), was.turn(), was.scale());
+                case TURN -> stances[channel.node()] = new Stance(was.move(), Channel.quaternion(value), was.scale());
+                case SCALE -> stances[channel.node()] = new Stance(was.move(), was.turn(), point(value));
+                case MORPHS -> morphing[channel.node()] = value;
+            }
+        }));
+        return stand(stances, morphing);
+    }
+
+    private Pose stand(Stance[] stances, double[][] morphing) {
+        Matrix4[] places = new Matrix4[stances.length];
+        for (int i = 0; i < stances.length; i++) {
+            Matrix4 own = Matrix4.of(stances[i]);
+            int parent = model.nodes().get(i).parent();
+            places[i] = parent < 0 ? own : places[parent].times(own);
+        }
+        float[] positions = new float[3 * vertices];
+        float[] normals = new float[3 * vertices];
+        for (Part part : parts) {
+            new PartPoser(part.mesh(), morphing[part.node()], positions, normals, part.firstVertex())
+                    .place(part.skin(), places, places[part.node()]);
+        }
+        return new Pose(this, places, positions, normals);
+    }
+
+    private static Point3 point(double[] v) {
+        return new Point3(v[0], v[1], v[2]);
+    }
+}

@@ -1,0 +1,71 @@
+package chalktrace.media.model;
+
+import chalktrace.core.space.Model;
+import chalktrace.media.UnreadableException;
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/** Reads models: glTF 2.0 and GLB, OBJ with MTL, and BVH motion as a stick figure. */
+public final class ModelFiles {
+
+    /** More than this can't be stepped through. */
+    public static final int MOST_TRIANGLES = 2_000_000;
+
+    private static final Set<String> ENDINGS = Set.of("gltf", "glb", "obj", "bvh");
+
+    private ModelFiles() {}
+
+    /** Whether a file is a model, by its name. */
+    public static boolean accepts(Path file) {
+        return file.getFileName() != null && ENDINGS.contains(ending(file));
+    }
+
+    /**
+     * @throws UnreadableException when it is no model, is damaged, names what is not there, needs an extension that is not known, or is larger
+     *     than 1 GB or {@link #MOST_TRIANGLES}
+     */
+    public static Model read(Path file) throws UnreadableException {
+        ModelFolder folder = new ModelFolder(file);
+        Model model;
+        try {
+            model = switch (ending(file)) {
+                case "obj" -> ObjModel.read(folder);
+                case "bvh" -> BvhModel.read(folder);
+                default -> new GltfModelReader(folder).model();
+            };
+        } catch (IllegalArgumentException e) {
+            throw folder.broken("it " + e.getMessage());
+        } catch (RuntimeException | StackOverflowError e) {
+            // The libraries trust what they read; whatever they trip over is the file's fault.
+            throw UnreadableException.of(file, "can't be read as a model (" + e + ")", "Export it again.", e);
+        }
+        if (model.triangles() == 0) {
+            throw folder.wrong("has no surface to show", "Export its meshes as well.");
+        }
+        if (model.triangles() > MOST_TRIANGLES) {
+            throw folder.wrong(
+                    String.format(
+                            Locale.ROOT, "has %,d triangles; %,d can be shown", model.triangles(), MOST_TRIANGLES),
+                    "Reduce it in the program that made it.");
+        }
+        return model;
+    }
+
+    /** The file and all that it names and that is there. */
+    public static Collection<Path> files(Path file) throws UnreadableException {
+        ModelFolder folder = new ModelFolder(file);
+        return switch (ending(file)) {
+            case "gltf" -> new GltfModelReader(folder).files();
+            case "obj" -> ObjModel.files(folder, file);
+            default -> List.of(file);
+        };
+    }
+
+    private static String ending(Path file) {
+        String name = file.getFileName().toString();
+        return name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+    }
+}
