@@ -6,8 +6,11 @@ import chalktrace.app.board.Hand;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.View;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.space.Light;
 import chalktrace.core.space.Orbit;
+import chalktrace.core.space.Staging;
 import chalktrace.core.stroke.PenSample;
 import java.util.List;
 import java.util.Locale;
@@ -22,7 +25,7 @@ import javafx.scene.layout.HBox;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignV;
 
-/** Moves the camera of a model by drags on the board: round it, along the picture, nearer and farther. */
+/** Moves the camera of a model by drags on the board: round it, along the picture, nearer and farther; or its light. */
 final class CameraTool implements BoardTool {
 
     static final View.Tool TOOL = new View.Tool("camera");
@@ -81,8 +84,8 @@ final class CameraTool implements BoardTool {
         return new Hand() {
 
             private Optional<Footage> clip = Optional.empty();
-            private Orbit start;
-            private Orbit now;
+            private Staging start;
+            private Optional<Edit> edit = Optional.empty();
             private PenSample from;
             private CameraDrag kind;
 
@@ -90,28 +93,43 @@ final class CameraTool implements BoardTool {
             public void down(PenSample sample) {
                 clip = work.current();
                 from = sample;
+                edit = Optional.empty();
                 kind = work.session().view().shiftHeldProperty().get() ? CameraDrag.PAN : drag.get();
                 clip.ifPresent(model -> {
                     work.session().transport().stop();
-                    start = work.camera(model);
-                    now = start;
+                    start = model.staging().orElseThrow();
                 });
             }
 
             @Override
             public void move(PenSample sample) {
                 clip.ifPresent(model -> {
-                    now = kind.moved(start, sample.x() - from.x(), sample.y() - from.y(), work.size());
-                    work.session().document().preview(work.seenFrom(model.id(), now));
+                    edit = moved(model, sample.x() - from.x(), sample.y() - from.y());
+                    work.session().document().preview(edit.orElse(null));
                 });
+            }
+
+            private Optional<Edit> moved(Footage model, double dx, double dy) {
+                if (dx == 0 && dy == 0) {
+                    return Optional.empty();
+                }
+                if (kind == CameraDrag.LIGHT) {
+                    Light light = kind.moved(start.dress().light(), dx, dy, work.size());
+                    return Optional.of(work.edit(
+                            "move the light",
+                            model.id(),
+                            s -> s.withDress(s.dress().withLight(light))));
+                }
+                Orbit orbit = kind.moved(start.cameraAt(work.frame()), dx, dy, work.size());
+                return Optional.of(work.seenFrom(model.id(), orbit));
             }
 
             @Override
             public void up(PenSample sample) {
                 move(sample);
-                Optional<Footage> moved = clip.filter(model -> !now.equals(start));
+                Optional<Edit> settled = edit;
                 giveUp();
-                moved.ifPresent(model -> work.look(model.id(), now));
+                settled.ifPresent(work.session().document()::apply);
             }
 
             @Override

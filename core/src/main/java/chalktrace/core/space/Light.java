@@ -13,6 +13,11 @@ public record Light(double yaw, double pitch) {
         }
     }
 
+    /** Elsewhere, kept above the floor. */
+    public Light moved(double moreYaw, double morePitch) {
+        return new Light(Math.IEEEremainder(yaw + moreYaw, 360), Math.max(1, Math.min(90, pitch + morePitch)));
+    }
+
     /** The direction towards it, of length 1. */
     public Point3 direction() {
         double y = Math.toRadians(yaw);

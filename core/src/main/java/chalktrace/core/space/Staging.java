@@ -1,6 +1,7 @@
 package chalktrace.core.space;
 
 import chalktrace.core.picture.PictureSize;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -49,7 +50,7 @@ public record Staging(
         views = List.copyOf(views);
     }
 
-    /** Seen from the front, a little from the side and from above, with the usual four views; its first animation plays. */
+    /** Seen from the front, a little from the side and from above, with four views round it and those of its own cameras; its first animation plays. */
     public static Staging of(Figure figure, PictureSize size) {
         Bounds bounds = figure.rest().bounds();
         double aspect = (double) size.width() / size.height();
@@ -63,20 +64,26 @@ public record Staging(
         String motion =
                 figure.model().motions().stream().findFirst().map(Motion::name).orElse("");
         return new Staging(
-                Dress.USUAL,
-                motion,
-                0,
-                1,
-                false,
-                false,
-                front.withYaw(30),
-                List.of(),
-                1,
-                List.of(
-                        new SavedView("Front", front),
-                        new SavedView("Three-quarter", front.withYaw(40)),
-                        new SavedView("Side", front.withYaw(90)),
-                        new SavedView("Back", front.withYaw(180))));
+                Dress.USUAL, motion, 0, 1, false, false, front.withYaw(30), List.of(), 1, usualViews(figure, front));
+    }
+
+    /** Four round the model, and those of its own cameras. */
+    private static List<SavedView> usualViews(Figure figure, Orbit front) {
+        List<SavedView> views = new ArrayList<>(List.of(
+                new SavedView("Front", front),
+                new SavedView("Three-quarter", front.withYaw(40)),
+                new SavedView("Side", front.withYaw(90)),
+                new SavedView("Back", front.withYaw(180))));
+        for (int node : figure.model().cameras()) {
+            Node camera = figure.model().nodes().get(node);
+            Matrix4 place = figure.rest().place(node);
+            double away = place.point(Point3.ZERO)
+                    .minus(figure.rest().bounds().middle())
+                    .length();
+            views.add(
+                    new SavedView(camera.name(), Orbit.of(place, camera.camera().orElseThrow(), Math.max(away, 1e-3))));
+        }
+        return views;
     }
 
     /** Where the camera stands on a frame. */

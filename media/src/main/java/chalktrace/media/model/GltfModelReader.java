@@ -203,6 +203,7 @@ final class GltfModelReader {
 
     Model model() throws UnreadableException {
         GltfAccessors numbers = new GltfAccessors(gltf, folder, buffers());
+        checkTriangles(numbers);
         GltfSurfaces surfaces = new GltfSurfaces(gltf, folder, numbers, notes);
         List<Mesh> meshes = new ArrayList<>();
         List<List<Integer>> meshesOf = new ArrayList<>();
@@ -219,6 +220,19 @@ final class GltfModelReader {
         }
         List<Node> nodes = nodes(meshesOf);
         return new Model(nodes, meshes, surfaces.all(), skins(numbers), motions(numbers), "metre", List.copyOf(notes));
+    }
+
+    /** Before memory is taken for them. */
+    private void checkTriangles(GltfAccessors numbers) throws UnreadableException {
+        long corners = 0;
+        for (de.javagl.jgltf.impl.v2.Mesh mesh : orEmpty(gltf.getMeshes())) {
+            for (MeshPrimitive part : orEmpty(mesh.getPrimitives())) {
+                if (part.getIndices() != null) {
+                    corners += numbers.count(part.getIndices());
+                }
+            }
+        }
+        folder.checkTriangles(corners / 3);
     }
 
     private Optional<Mesh> mesh(MeshPrimitive part, int index, GltfAccessors numbers, GltfSurfaces surfaces)

@@ -38,6 +38,9 @@ public final class ModelFiles {
             };
         } catch (IllegalArgumentException e) {
             throw folder.broken("it " + e.getMessage());
+        } catch (OutOfMemoryError e) {
+            throw UnreadableException.of(
+                    file, "is too large for the memory there is", "Reduce it in the program that made it.", e);
         } catch (RuntimeException | StackOverflowError e) {
             // The libraries trust what they read; whatever they trip over is the file's fault.
             throw UnreadableException.of(file, "can't be read as a model (" + e + ")", "Export it again.", e);
@@ -45,12 +48,7 @@ public final class ModelFiles {
         if (model.triangles() == 0) {
             throw folder.wrong("has no surface to show", "Export its meshes as well.");
         }
-        if (model.triangles() > MOST_TRIANGLES) {
-            throw folder.wrong(
-                    String.format(
-                            Locale.ROOT, "has %,d triangles; %,d can be shown", model.triangles(), MOST_TRIANGLES),
-                    "Reduce it in the program that made it.");
-        }
+        folder.checkTriangles(model.triangles());
         return model;
     }
 

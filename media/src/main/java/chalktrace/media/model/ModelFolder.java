@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Base64;
+import java.util.Locale;
 
 /** Reads what a model file names beside itself. A path never leaves the folder of the file, not through a link either. */
 final class ModelFolder {
@@ -82,6 +83,15 @@ final class ModelFolder {
             return ByteBuffer.wrap(Files.readAllBytes(place));
         } catch (IOException e) {
             throw UnreadableException.of(file, "can't be read (" + as + ": " + e.getMessage() + ")", MEND, e);
+        }
+    }
+
+    /** Says when there are more triangles than can be shown. */
+    void checkTriangles(long count) throws UnreadableException {
+        if (count > ModelFiles.MOST_TRIANGLES) {
+            throw wrong(
+                    String.format(Locale.ROOT, "has %,d triangles; %,d can be shown", count, ModelFiles.MOST_TRIANGLES),
+                    "Reduce it in the program that made it.");
         }
     }
 

@@ -42,11 +42,24 @@ final class ObjModel {
 
     private ObjModel(ModelFolder folder) throws UnreadableException {
         this.folder = folder;
+        byte[] text = folder.own().array();
+        folder.checkTriangles(faces(text));
         try {
-            obj = ObjReader.read(new ByteArrayInputStream(folder.own().array()));
+            obj = ObjReader.read(new ByteArrayInputStream(text));
         } catch (IOException | RuntimeException e) {
             throw folder.broken("it is no OBJ (" + e.getMessage() + ")");
         }
+    }
+
+    /** How many lines are faces: a triangle at least each. */
+    private static long faces(byte[] text) {
+        long faces = 0;
+        for (int i = 1; i + 1 < text.length; i++) {
+            if (text[i] == 'f' && text[i - 1] == '\n' && text[i + 1] <= ' ') {
+                faces++;
+            }
+        }
+        return faces;
     }
 
     static Model read(ModelFolder folder) throws UnreadableException {
