@@ -1,5 +1,6 @@
 package chalktrace.app.cli;
 
+import chalktrace.core.sound.OnsetGroups;
 import chalktrace.core.sound.Onsets;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.Tempo;
@@ -15,7 +16,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-@Command(name = "onsets", description = "Find the moments at which something starts to sound: steps, hits, clinks.")
+@Command(name = "onsets", description = "Find onsets: steps, hits, clinks.")
 final class OnsetsCommand implements Callable<Integer> {
 
     @Parameters(paramLabel = "SOUND")
@@ -23,6 +24,14 @@ final class OnsetsCommand implements Callable<Integer> {
 
     @Mixin
     FrameRateOption frames;
+
+    @Option(
+            names = "--grouping",
+            paramLabel = "0..1",
+            description =
+                    "How readily onsets count as one event, such as heel and toe of a step: 0 fine (each alone) to 1"
+                            + " coarse; usually 0.5.")
+    double grouping = OnsetGroups.USUAL;
 
     @Option(names = "--beats", description = "Also find the beat of music.")
     boolean beats;
@@ -34,15 +43,21 @@ final class OnsetsCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         PcmBuffer pcm = SoundFiles.read(sound);
         List<Onsets.Onset> onsets = Onsets.of(pcm, done -> true);
-        ObjectNode document = Answer.object().put("rate", frames.rate.asText());
+        if (!(grouping >= 0 && grouping <= 1)) {
+            throw new IllegalArgumentException("--grouping is 0 (fine) to 1 (coarse), not " + grouping + ".");
+        }
+        ObjectNode document = Answer.object().put("rate", frames.rate.asText()).put("grouping", grouping);
         ArrayNode rows = document.putArray("onsets");
         StringBuilder text = new StringBuilder("  seconds   frame  strength");
-        for (Onsets.Onset onset : onsets) {
+        for (OnsetGroups.Event event : OnsetGroups.of(pcm, onsets, grouping)) {
+            Onsets.Onset onset = event.contact();
             int frame = frames.rate.nearestFrame(onset.seconds());
-            rows.addObject()
+            ObjectNode row = rows.addObject()
                     .put("seconds", onset.seconds())
                     .put("frame", frame)
                     .put("strength", Math.round(onset.strength() * 1000) / 1000.0);
+            ArrayNode parts = row.putArray("parts");
+            event.parts().forEach(part -> parts.add(Math.round(part.seconds() * 1000) / 1000.0));
             text.append(String.format(Locale.ROOT, "%n%9.3f  %6d  %8.2f", onset.seconds(), frame, onset.strength()));
         }
         if (beats) {

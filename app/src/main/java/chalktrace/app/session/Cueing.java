@@ -5,6 +5,7 @@ import chalktrace.core.edit.SoundEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.sound.OnsetGroups;
 import chalktrace.core.sound.Onsets;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.SpeechActivity;
@@ -15,8 +16,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleDoubleProperty;
 
 /** Moments in sounds that the picture must meet: found, kept, and brought together. Lives on the FX thread. */
 public final class Cueing {
@@ -30,6 +33,12 @@ public final class Cueing {
     private final Notices notices;
     private final ReadOnlyObjectWrapper<List<Onsets.Onset>> candidates = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Tempo> tempo = new ReadOnlyObjectWrapper<>();
+
+    private final DoubleProperty grouping = new SimpleDoubleProperty(OnsetGroups.USUAL);
+    private Optional<FoundOnsets> found = Optional.empty();
+
+    /** All onsets of a sound, before they are grouped. */
+    private record FoundOnsets(VoiceSound.Heard heard, List<Onsets.Onset> onsets) {}
 
     Cueing(
             Document document,
@@ -48,8 +57,10 @@ public final class Cueing {
         this.notices = notices;
         document.whenOpened(() -> {
             candidates.set(List.of());
+            found = Optional.empty();
             tempo.set(null);
         });
+        grouping.addListener(changed -> group());
     }
 
     /** Moments that could become cues, in seconds from the shot's first frame. */
@@ -62,20 +73,37 @@ public final class Cueing {
         return tempo.getReadOnlyProperty();
     }
 
-    /** Looks for moments at which something starts to sound, in the chosen sound. */
+    /** How readily onsets count as one event, 0 (fine) to 1 (coarse); the candidates follow it. */
+    public DoubleProperty groupingProperty() {
+        return grouping;
+    }
+
+    /** Looks for moments at which something starts to sound, in the chosen sound; what belongs to one event is one. */
     public void findCues() {
         voice.heard()
                 .ifPresent(heard -> proposals.find(
-                        "find what starts to sound",
+                        "find onsets",
                         job -> Onsets.of(heard.pcm(), done -> job.at((int) (1000 * done), 1000)),
-                        onsets -> candidates.set(onsets.stream()
-                                .filter(onset -> onset.seconds() >= heard.from() && onset.seconds() <= heard.to())
-                                .map(onset -> new Onsets.Onset(
-                                        onset.seconds() + heard.clip().startSeconds(), onset.strength()))
-                                .filter(onset -> onset.seconds() >= 0
-                                        && onset.seconds()
-                                                < document.shot().setup().seconds())
-                                .toList())));
+                        onsets -> {
+                            found = Optional.of(new FoundOnsets(heard, onsets));
+                            group();
+                        }));
+    }
+
+    private void group() {
+        double how = grouping.get();
+        found.ifPresent(all -> proposals.find(
+                "group onsets",
+                job -> OnsetGroups.of(all.heard().pcm(), all.onsets(), how),
+                events -> candidates.set(events.stream()
+                        .map(OnsetGroups.Event::contact)
+                        .filter(onset -> onset.seconds() >= all.heard().from()
+                                && onset.seconds() <= all.heard().to())
+                        .map(onset -> new Onsets.Onset(
+                                onset.seconds() + all.heard().clip().startSeconds(), onset.strength()))
+                        .filter(onset -> onset.seconds() >= 0
+                                && onset.seconds() < document.shot().setup().seconds())
+                        .toList())));
     }
 
     /**
@@ -152,7 +180,7 @@ public final class Cueing {
     public void findTempo() {
         voice.heard()
                 .ifPresent(heard -> proposals.find(
-                        "find the beat",
+                        "find beat",
                         job -> Tempo.of(
                                 Onsets.strength(heard.pcm(), done -> job.at((int) (1000 * done), 1000)),
                                 Onsets.stepSeconds()),

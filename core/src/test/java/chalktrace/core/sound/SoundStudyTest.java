@@ -194,4 +194,54 @@ class SoundStudyTest {
         // 0.5 is -6.02 dB, its sine 3.01 dB below that (arithmetic).
         assertThat(new Loudness(new PcmBuffer(RATE, 1, tone)).atSeconds(0.5)).isCloseTo(-9.03, within(0.05));
     }
+
+    /** A step of heel and toe, the toe a tenth of a second later and softer, with a scrape before: one event each, met by its heel. */
+    @Test
+    void heelToeAndScrapeOfAStepAreOneEvent() {
+        float[] sound = silence(8);
+        List<Double> heels = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            double at = 0.6 + 0.55 * i;
+            for (int n = 0; n < RATE * 0.06; n++) {
+                sound[(int) ((at - 0.08) * RATE) + n] += (float) (0.006 * random.nextGaussian());
+            }
+            step(sound, at, 90, 0.6, 0.5);
+            step(sound, at + 0.11, 240, 1.2, 0.25);
+            heels.add(at);
+        }
+        PcmBuffer pcm = new PcmBuffer(RATE, 1, sound);
+        List<Onsets.Onset> onsets = Onsets.of(pcm, done -> true);
+        List<OnsetGroups.Event> events = OnsetGroups.of(pcm, onsets, OnsetGroups.USUAL);
+        assertThat(onsets.size()).isGreaterThanOrEqualTo(20);
+        assertThat(events).hasSize(12);
+        for (int i = 0; i < 12; i++) {
+            assertThat(events.get(i).contact().seconds()).isCloseTo(heels.get(i), within(0.02));
+            assertThat(events.get(i).parts()).contains(events.get(i).contact());
+        }
+        assertThat(OnsetGroups.of(pcm, onsets, 0)).as("fine: each alone").hasSameSizeAs(onsets);
+    }
+
+    /** A fast run, 3.4 steps a second, whose steps die away between: each stays an event of its own, in a river too. */
+    @Test
+    void stepsOfARunStayApart() {
+        for (double river : new double[] {0, 0.004}) {
+            float[] sound = silence(6);
+            river(sound, river);
+            for (int i = 0; i < 16; i++) {
+                step(sound, 0.5 + 0.294 * i, 120, 0.8, 0.5);
+            }
+            PcmBuffer pcm = new PcmBuffer(RATE, 1, sound);
+            // The river itself sets in with the first sample.
+            assertThat(OnsetGroups.of(pcm, Onsets.of(pcm, done -> true), OnsetGroups.USUAL).stream()
+                            .filter(event -> event.contact().seconds() > 0.3))
+                    .hasSize(16);
+        }
+    }
+
+    @Test
+    void silenceHasNoEvents() {
+        PcmBuffer pcm = new PcmBuffer(RATE, 1, silence(1));
+        assertThat(OnsetGroups.of(pcm, Onsets.of(pcm, done -> true), OnsetGroups.USUAL))
+                .isEmpty();
+    }
 }
