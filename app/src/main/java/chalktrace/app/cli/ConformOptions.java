@@ -37,7 +37,8 @@ final class ConformOptions {
 
     private static Conform.Pace pace(String written) {
         for (Conform.Pace pace : Conform.Pace.values()) {
-            if (pace.name().toLowerCase(Locale.ROOT).replace('_', '-').equals(written)) {
+            if (pace != Conform.Pace.NEAREST_TIME
+                    && pace.name().toLowerCase(Locale.ROOT).replace('_', '-').equals(written)) {
                 return pace;
             }
         }

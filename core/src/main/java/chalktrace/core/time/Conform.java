@@ -24,8 +24,13 @@ public record Conform(
 
     /** How the source's time meets the shot's. */
     public enum Pace {
-        /** The source keeps its own speed: a frame shows the picture nearest in time. */
+        /**
+         * The source keeps its own speed: a frame shows the last picture that starts before the middle between it and the next frame, so that a
+         * held picture stays until another starts; of several that start within one frame the nearest.
+         */
         KEEP_TIME,
+        /** The same with the picture that is nearest in time, as shots of earlier versions show it. */
+        NEAREST_TIME,
         /** Each picture taken becomes one frame, whatever its time. */
         PICTURE_FOR_FRAME,
         /** One picture is held for the whole shot. */
@@ -56,6 +61,11 @@ public record Conform(
     /** All pictures of a source from a shot frame on, at the source's own speed. */
     public static Conform whole(int startFrame, PictureTimes times) {
         return new Conform(startFrame, 0, times.count(), 1, times.count() == 1 ? Pace.HELD : Pace.KEEP_TIME);
+    }
+
+    /** Whether the source keeps its own time. */
+    public boolean keepsTime() {
+        return pace == Pace.KEEP_TIME || pace == Pace.NEAREST_TIME;
     }
 
     public Conform withSpeed(double times) {
@@ -99,16 +109,17 @@ public record Conform(
         }
         int last = Math.min(endPicture, times.count()) - 1;
         double was = Math.max(0, retimed.was(sinceStart));
+        double seconds = times.seconds(firstPicture)
+                + (retimed.isNone() ? rate.seconds(sinceStart) : was / rate.framesPerSecond()) * speed;
         return OptionalInt.of(
-                pace == Pace.PICTURE_FOR_FRAME
-                        ? Math.min(
+                switch (pace) {
+                    case PICTURE_FOR_FRAME ->
+                        Math.min(
                                 last - (last - firstPicture) % every,
-                                firstPicture + (int) Math.floor(was + HARDLY) * every)
-                        : nearestTaken(
-                                times.seconds(firstPicture)
-                                        + (retimed.isNone() ? rate.seconds(sinceStart) : was / rate.framesPerSecond())
-                                                * speed,
-                                times));
+                                firstPicture + (int) Math.floor(was + HARDLY) * every);
+                    case NEAREST_TIME -> nearestTaken(seconds, times);
+                    default -> startedTaken(seconds, speed / rate.framesPerSecond() / 2, times);
+                });
     }
 
     /** When in the source a shot frame is, in seconds since its start; before that it is negative. For a source that has a picture at any time. */
@@ -124,10 +135,23 @@ public record Conform(
                 switch (pace) {
                     case HELD -> 1;
                     case PICTURE_FOR_FRAME -> (last - firstPicture) / every + 1;
-                    case KEEP_TIME ->
+                    case KEEP_TIME, NEAREST_TIME ->
                         Math.max(1, rate.nearestFrame((times.endSeconds(last) - times.seconds(firstPicture)) / speed));
                 };
         return pace == Pace.HELD ? frames : (int) Math.max(1, Math.round(retimed.now(frames)));
+    }
+
+    /** @param half of a frame, in seconds of the source */
+    private int startedTaken(double seconds, double half, PictureTimes times) {
+        int last = Math.min(endPicture, times.count()) - 1;
+        int started = Math.max(firstPicture, Math.min(last, times.lastBefore(seconds + half - HARDLY)));
+        int best = started - (started - firstPicture) % every;
+        for (int n = best - every; n >= firstPicture && times.seconds(n) > seconds - half; n -= every) {
+            if (Math.abs(times.seconds(n) - seconds) <= Math.abs(times.seconds(best) - seconds) + HARDLY) {
+                best = n;
+            }
+        }
+        return best;
     }
 
     private int nearestTaken(double seconds, PictureTimes times) {

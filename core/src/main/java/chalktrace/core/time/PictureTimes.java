@@ -51,6 +51,12 @@ public final class PictureTimes {
         return picture + 1 < starts.length ? starts[picture + 1] : end;
     }
 
+    /** The last picture that starts at a time or before it; the first for times before all. Cost: log n. */
+    public int lastBefore(double seconds) {
+        int found = Arrays.binarySearch(starts, seconds);
+        return Math.max(0, found >= 0 ? found : -found - 2);
+    }
+
     /** The picture whose start is nearest to a time; the earlier of two that are equally near. Cost: log n. */
     public int nearest(double seconds) {
         int found = Arrays.binarySearch(starts, seconds);

@@ -22,8 +22,8 @@ class ConformTest {
         PictureTimes times = PictureTimes.even(FrameRate.of(10), 10);
         Conform conform = Conform.whole(0, times);
         assertThat(conform.frames(FrameRate.FILM, times)).isEqualTo(24);
-        // Frame f lies at f/24 s; the nearest of the pictures at 0, 0.1, 0.2 ... by hand.
-        assertThat(pictures(conform, FrameRate.FILM, times, 8)).containsExactly(0, 0, 1, 1, 2, 2, 2, 3);
+        // Frame f shows the last of the pictures at 0, 0.1, 0.2 ... that starts before (f + 1/2)/24 s, by hand.
+        assertThat(pictures(conform, FrameRate.FILM, times, 8)).containsExactly(0, 0, 1, 1, 1, 2, 2, 3);
     }
 
     @Test
@@ -47,16 +47,17 @@ class ConformTest {
     @Test
     void unevenPicturesAreTakenByTheirTimes() {
         PictureTimes times = PictureTimes.of(new double[] {0, 0.01, 0.2, 0.21, 0.5}, 0.1);
-        // Frames of 1/10 s: nearest to 0, 0.1, 0.2, 0.3, 0.4, 0.5; of two equally near the earlier.
+        // Frames of 1/10 s: the last that starts before 0.05, 0.15 ... 0.55; of two within half a frame the nearest to
+        // 0, 0.2.
         assertThat(pictures(Conform.whole(0, times), FrameRate.of(10), times, 6))
-                .containsExactly(0, 1, 2, 3, 4, 4);
+                .containsExactly(0, 1, 2, 3, 3, 4);
     }
 
     @Test
     void everyThirdPictureHoldsForThree() {
         PictureTimes times = PictureTimes.even(FrameRate.FILM, 12);
         Conform thirds = new Conform(0, 0, 12, 3, Pace.KEEP_TIME);
-        assertThat(pictures(thirds, FrameRate.FILM, times, 12)).containsExactly(0, 0, 3, 3, 3, 6, 6, 6, 9, 9, 9, 9);
+        assertThat(pictures(thirds, FrameRate.FILM, times, 12)).containsExactly(0, 0, 0, 3, 3, 3, 6, 6, 6, 9, 9, 9);
     }
 
     @Test
@@ -106,7 +107,8 @@ class ConformTest {
 
     /**
      * Worked out by hand: a phone's clip of 30 that skips, with pictures at 0, 1, 2, 6, 7 and 12 thirtieths, the last
-     * shown for one. Frames of film lie at 0, 1.25, 2.5, 3.75, 5, 6.25, 7.5, 8.75, 10, 11.25 thirtieths.
+     * shown for one. The middles after frames of film lie at 0.625, 1.875,
+     * 3.125, 4.375, 5.625, 6.875, 8.125, 9.375, 10.625, 11.875 thirtieths.
      */
     @Test
     void picturesOfAPhoneThatSkipsAreTakenByTheirOwnTimes() {
@@ -116,7 +118,7 @@ class ConformTest {
         int[] shown = IntStream.range(0, 10)
                 .map(frame -> whole.pictureAt(frame, FrameRate.FILM, times).orElse(-1))
                 .toArray();
-        assertThat(shown).containsExactly(0, 1, 2, 2, 3, 3, 4, 4, 5, 5);
+        assertThat(shown).containsExactly(0, 1, 2, 2, 2, 3, 4, 4, 4, 4);
     }
 
     @Test
@@ -124,5 +126,46 @@ class ConformTest {
         PictureTimes times = PictureTimes.even(FrameRate.FILM, 1);
         assertThat(Conform.whole(0, times).pictureAt(500, FrameRate.FILM, times))
                 .hasValue(0);
+    }
+
+    private static int shown(double[] starts, Conform.Pace pace, int frame, FrameRate rate) {
+        PictureTimes times = PictureTimes.of(starts, 1);
+        return new Conform(0, 0, starts.length, 1, pace)
+                .pictureAt(frame, rate, times)
+                .orElseThrow();
+    }
+
+    /** A picture every two seconds: the first is seen until the second starts, at 2 s, frame 48. */
+    @Test
+    void aHeldPictureStaysUntilAnotherStarts() {
+        double[] slow = {0, 2, 4};
+        assertThat(shown(slow, Conform.Pace.KEEP_TIME, 25, FrameRate.FILM)).isZero();
+        assertThat(shown(slow, Conform.Pace.KEEP_TIME, 47, FrameRate.FILM)).isZero();
+        assertThat(shown(slow, Conform.Pace.KEEP_TIME, 48, FrameRate.FILM)).isEqualTo(1);
+        assertThat(shown(slow, Conform.Pace.NEAREST_TIME, 25, FrameRate.FILM)).isEqualTo(1);
+    }
+
+    /** Files round times to milliseconds: 0.042 s is frame 1 at 24, which lies at 0.041667 s. */
+    @Test
+    void aStartThatIsRoundedUpStillMeetsItsFrame() {
+        double[] rounded = {0, 0.042, 0.083, 0.125};
+        for (int f = 0; f < 4; f++) {
+            assertThat(shown(rounded, Conform.Pace.KEEP_TIME, f, FrameRate.FILM))
+                    .isEqualTo(f);
+        }
+    }
+
+    /** Of pictures at 0.030, 0.040 and 0.050 s, all within half a frame of frame 1, the second is nearest to 0.041667 s. */
+    @Test
+    void ofSeveralThatStartWithinAFrameTheNearestIsSeen() {
+        assertThat(shown(new double[] {0, 0.03, 0.04, 0.05, 0.2}, Conform.Pace.KEEP_TIME, 1, FrameRate.FILM))
+                .isEqualTo(2);
+    }
+
+    /** At 12 frames a second frame 1 lies at 1/12 s; pictures at 1/12 - 1/48 and 1/12 + 1/48 s are equally near. */
+    @Test
+    void ofTwoThatAreEquallyNearTheEarlierIsSeen() {
+        double[] even = {0, 1 / 12.0 - 1 / 48.0, 1 / 12.0 + 1 / 48.0};
+        assertThat(shown(even, Conform.Pace.KEEP_TIME, 1, FrameRate.of(12))).isEqualTo(1);
     }
 }

@@ -28,6 +28,17 @@ final class MediaInput implements AutoCloseable {
 
     private static final int HEAD_BYTES = 16;
 
+    /** The containers that footage and sound come in; none of them names other files to be read. */
+    private static final String FORMATS = String.join(
+            ",",
+            "mov,mp4,m4a,3gp,3g2,mj2",
+            "matroska,webm",
+            "avi,mpegts,mpeg,mpegvideo,mxf,flv,asf,ogg,nut,ivf,gif,apng,dv,rm,gxf,yuv4mpegpipe",
+            "wav,w64,aiff,au,caf,flac,mp3,aac,ac3,eac3,dts,amr,ape,wv,tta,opus,loas,latm",
+            "h264,hevc,m4v,mjpeg,mjpeg_2000,av1,obu,vc1,cavsvideo,h263,dnxhd,vvc",
+            "image2,png_pipe,jpeg_pipe,tiff_pipe,bmp_pipe,webp_pipe,exr_pipe,gif_pipe,dpx_pipe,jpegls_pipe,j2k_pipe",
+            "psd_pipe,qoi_pipe,sgi_pipe,pam_pipe,ppm_pipe,pgm_pipe,pbm_pipe,pcx_pipe,hdr_pipe,tga_pipe,jpegxl_pipe,webp,tga");
+
     /** What a file may take to tell what it is; the slowest of good files take a tenth of it. */
     private static final long PROBING_SECONDS = 20;
 
@@ -75,6 +86,7 @@ final class MediaInput implements AutoCloseable {
         try (BytePointer name = new BytePointer("file:" + file.toAbsolutePath(), StandardCharsets.UTF_8);
                 AVDictionary options = new AVDictionary(null)) {
             avutil.av_dict_set(options, "protocol_whitelist", "file", 0);
+            avutil.av_dict_set(options, "format_whitelist", FORMATS, 0);
             int opened = avformat.avformat_open_input(context, name, null, options);
             avutil.av_dict_free(options);
             if (opened < 0) {

@@ -37,7 +37,10 @@ final class Natives {
     static String words(int code) {
         try (BytePointer text = new BytePointer(256)) {
             avutil.av_strerror(code, text, 256);
-            return text.getString();
+            // All 256 bytes come back, whatever stands behind the end of the words.
+            String all = text.getString();
+            int end = all.indexOf('\0');
+            return end < 0 ? all : all.substring(0, end);
         }
     }
 }

@@ -110,6 +110,18 @@ final class PacketIndex {
         return packets.stream().noneMatch(packet -> packet.seen() == UNKNOWN);
     }
 
+    /** Whether times say that pictures are seen as they are decoded; of a stream that exchanges pictures that can't be true. */
+    static boolean areInDecodingOrder(List<Packet> packets) {
+        long before = UNKNOWN;
+        for (Packet packet : packets) {
+            if (packet.seen() == UNKNOWN || packet.seen() <= before) {
+                return false;
+            }
+            before = packet.seen();
+        }
+        return true;
+    }
+
     int pictures() {
         return packetOfPicture.length;
     }
@@ -149,6 +161,16 @@ final class PacketIndex {
         for (int p = target; p > 0; p--) {
             boolean seenInTime = pictureOfPacket[p] < 0 || pictureOfPacket[p] <= picture;
             if (packets.get(p).key() && seenInTime) {
+                return p;
+            }
+        }
+        return 0;
+    }
+
+    /** The last key packet before another; the first packet when there is none. */
+    int keyBefore(int packet) {
+        for (int p = packet - 1; p > 0; p--) {
+            if (packets.get(p).key()) {
                 return p;
             }
         }

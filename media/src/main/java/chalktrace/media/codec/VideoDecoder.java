@@ -31,9 +31,13 @@ public final class VideoDecoder implements AutoCloseable {
 
     private static final int THREADS = Runtime.getRuntime().availableProcessors() + 1;
 
+    /** From so many earlier keys a picture that does not come is tried. */
+    private static final int MOST_KEYS_BACK = 2;
+
     private MediaInput input;
     private final int stream;
     private final AVCodecContext decoder;
+    private final Unpacker unpacker;
     private final PictureReader reader = new PictureReader();
     private final AVPacket packet = avcodec.av_packet_alloc();
     private final AVFrame frame = avutil.av_frame_alloc();
@@ -62,6 +66,7 @@ public final class VideoDecoder implements AutoCloseable {
         this.input = input;
         this.stream = stream;
         this.decoder = input.decoder(stream, THREADS);
+        this.unpacker = Unpacker.of(input.stream(stream));
         this.facts = StreamFacts.of(input, stream, decoder);
         try {
             this.index = makeIndex();
@@ -80,7 +85,7 @@ public final class VideoDecoder implements AutoCloseable {
                 throw UnreadableException.of(
                         file,
                         input.soundStream() >= 0 ? "holds sound but no picture" : "holds no picture",
-                        "Take it in as a sound, or choose another file.");
+                        "Import it as a sound, or choose another file.");
             }
             return new VideoDecoder(input, stream);
         } catch (UnreadableException | RuntimeException e) {
@@ -141,6 +146,21 @@ public final class VideoDecoder implements AutoCloseable {
                     + (index.pictures() - 1) + " (counted from 0), and no picture " + n + ".");
         }
         int start = index.startFor(n);
+        for (int back = 0; ; back++) {
+            try {
+                return picture(n, start, wanted, sink);
+            } catch (PictureUnavailableException e) {
+                // A key that only begins to mend the picture, bit by bit, needs what was before it.
+                if (start == 0 || back == MOST_KEYS_BACK) {
+                    throw e;
+                }
+                start = index.keyBefore(start);
+            }
+        }
+    }
+
+    private Picture picture(int n, int start, IntPredicate wanted, PictureSource.Sink sink)
+            throws PictureUnavailableException {
         boolean onTheWay = runStart >= 0 && runStart <= start && start <= nextPacket && lastSeen < n;
         if (!onTheWay) {
             jumpTo(start);
@@ -242,6 +262,7 @@ public final class VideoDecoder implements AutoCloseable {
     private void release() {
         closed = true;
         reader.close();
+        unpacker.close();
         avcodec.av_packet_free(packet);
         avutil.av_frame_free(frame);
         avcodec.avcodec_free_context(decoder);
@@ -279,7 +300,7 @@ public final class VideoDecoder implements AutoCloseable {
     private boolean readNext() {
         avcodec.av_packet_unref(packet);
         while (avformat.av_read_frame(input.context(), packet) >= 0) {
-            if (packet.stream_index() == stream && packet.size() > 0) {
+            if (packet.stream_index() == stream && packet.size() > 0 && unpacker.pass(packet)) {
                 return true;
             }
             avcodec.av_packet_unref(packet);
@@ -340,8 +361,7 @@ public final class VideoDecoder implements AutoCloseable {
                 return false;
             }
         }
-        boolean isKey = (packet.flags() & avcodec.AV_PKT_FLAG_KEY) != 0;
-        if (isKey != index.packet(start).key()) {
+        if (unpacker.isKey(packet) != index.packet(start).key()) {
             return false;
         }
         send(start);
@@ -368,6 +388,7 @@ public final class VideoDecoder implements AutoCloseable {
 
     private void resetDecoder() {
         avcodec.avcodec_flush_buffers(decoder);
+        unpacker.flush();
         draining = false;
         lastSeen = -1;
         runStart = -1;
@@ -387,20 +408,22 @@ public final class VideoDecoder implements AutoCloseable {
                     "Copy it again, or choose another file.");
         }
         facts.requireSize(input.file());
-        return PacketIndex.haveTimes(packets)
+        boolean contradicted = decoder.has_b_frames() > 0 && PacketIndex.areInDecodingOrder(packets);
+        return PacketIndex.haveTimes(packets) && !contradicted
                 ? PacketIndex.fromTimes(packets, facts.unitSeconds(), facts.pictureSeconds())
                 : PacketIndex.fromDecoding(
                         packets,
                         orderOfDecoding(packets),
                         facts.unitSeconds(),
                         facts.pictureSeconds(),
-                        facts.hasTimesOfDecodingOnly());
+                        contradicted || facts.hasTimesOfDecodingOnly());
     }
 
     /** For files without times: one pass through the decoder tells the order in which pictures are seen. */
     private int[] orderOfDecoding(List<PacketIndex.Packet> packets) throws UnreadableException {
         // A bare stream of pictures can't be rewound.
         openInputAgain();
+        unpacker.flush();
         List<Integer> order = new ArrayList<>();
         int number = 0;
         boolean more = true;
@@ -433,13 +456,13 @@ public final class VideoDecoder implements AutoCloseable {
         return "Picture " + n + " (counted from 0) of " + input.file().getFileName();
     }
 
-    private static PacketIndex.Packet met(AVPacket packet) {
+    private PacketIndex.Packet met(AVPacket packet) {
         return new PacketIndex.Packet(
                 packet.pts() == avutil.AV_NOPTS_VALUE ? PacketIndex.UNKNOWN : packet.pts(),
                 packet.dts() == avutil.AV_NOPTS_VALUE ? PacketIndex.UNKNOWN : packet.dts(),
                 packet.duration(),
                 packet.pos(),
-                (packet.flags() & avcodec.AV_PKT_FLAG_KEY) != 0,
+                unpacker.isKey(packet),
                 (packet.flags() & avcodec.AV_PKT_FLAG_DISCARD) != 0);
     }
 }

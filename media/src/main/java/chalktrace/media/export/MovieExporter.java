@@ -22,7 +22,7 @@ final class MovieExporter implements Exporter {
 
     @Override
     public String title() {
-        return "Movie (MP4)";
+        return "Export movie";
     }
 
     @Override

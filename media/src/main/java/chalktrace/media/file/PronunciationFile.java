@@ -28,7 +28,7 @@ public final class PronunciationFile {
         try {
             if (Files.size(file) > LARGEST_BYTES) {
                 throw UnreadableException.of(
-                        file, "is too large for a dictionary", "Choose a text file of words and their phones.");
+                        file, "is too large for a dictionary", "Choose a text file of words and their phonemes.");
             }
             lines = Files.readAllLines(file);
         } catch (CharacterCodingException e) {

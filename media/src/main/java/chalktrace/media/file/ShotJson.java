@@ -344,7 +344,8 @@ final class ShotJson {
                 .put("firstPicture", conform.firstPicture())
                 .put("endPicture", conform.endPicture())
                 .put("every", conform.every())
-                .put("pace", word(conform.pace()))
+                .put("pace", word(conform.keepsTime() ? Conform.Pace.KEEP_TIME : conform.pace()))
+                .put("holds", conform.pace() == Conform.Pace.KEEP_TIME)
                 .put("speed", conform.speed());
         clip.span()
                 .ifPresentOrElse(
@@ -385,7 +386,7 @@ final class ShotJson {
                                 c.whole("firstPicture"),
                                 c.whole("endPicture"),
                                 c.whole("every"),
-                                c.oneOf("pace", Conform.Pace.class),
+                                pace(c),
                                 c.has("speed") ? c.number("speed") : 1,
                                 c.has("retimed")
                                         ? new FrameMap(c.list(
@@ -412,6 +413,13 @@ final class ShotJson {
                         : f.has("over") && f.flag("over") ? Footage.Where.OVER_DRAWINGS : Footage.Where.UNDER_DRAWINGS,
                 f.has("note") ? f.text("note") : "",
                 f.has("model") ? Optional.of(f.object("model").make(StagingJson::read)) : Optional.empty());
+    }
+
+    /** Before version 0.1's end a source that keeps its time showed the nearest picture, and files of then stay so. */
+    private static Conform.Pace pace(JsonFields c) throws JsonFields.WrongField {
+        Conform.Pace pace = c.oneOf("pace", Conform.Pace.class);
+        boolean holds = c.has("holds") && c.flag("holds");
+        return pace == Conform.Pace.KEEP_TIME && !holds ? Conform.Pace.NEAREST_TIME : pace;
     }
 
     private static StillView view(JsonFields f) throws JsonFields.WrongField {

@@ -115,9 +115,8 @@ public record Gathered(
     public Edit edit(Shot shot, Optional<Conform> conform) {
         String path = MediaPath.of(file);
         String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
-        boolean soundFits = conform.isEmpty()
-                || conform.get().pace() == Conform.Pace.KEEP_TIME
-                        && conform.get().speed() == 1;
+        boolean soundFits =
+                conform.isEmpty() || conform.get().keepsTime() && conform.get().speed() == 1;
         double skipped = conform.flatMap(c -> pictures.map(p -> p.times().seconds(c.firstPicture())))
                 .orElse(0.0);
         int start = conform.map(Conform::startFrame).orElse(startFrame);

@@ -28,7 +28,7 @@ public final class DeviceIn implements SoundIn {
             line.open(FORMAT);
             return new DeviceIn(line);
         } catch (LineUnavailableException | IllegalArgumentException | SecurityException e) {
-            LOG.log(Level.INFO, "no microphone; the stand-in speaks", e);
+            LOG.log(Level.INFO, "no microphone (test signal)", e);
             return SimulatedIn.speaking();
         }
     }

@@ -32,7 +32,7 @@ public final class DeviceOut implements SoundOut {
             line.open(FORMAT, BUFFER_BYTES);
             return new DeviceOut(line);
         } catch (LineUnavailableException | IllegalArgumentException | SecurityException e) {
-            LOG.log(Level.INFO, "no sound device; the silent stand-in keeps time", e);
+            LOG.log(Level.INFO, "no sound device (silent)", e);
             return new SilentOut();
         }
     }

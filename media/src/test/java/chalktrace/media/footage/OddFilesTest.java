@@ -85,6 +85,23 @@ class OddFilesTest {
         }
     }
 
+    /**
+     * Made with Debian's ffmpeg 5.1 from hevc.mp4: {@code -c:v libxvid -bf 2} packs two pictures into a packet; MXF gives pictures that are
+     * exchanged the times of their decoding; {@code -x264-params intra-refresh=1} has keys that mend the picture bit by bit.
+     */
+    @ParameterizedTest
+    @ValueSource(strings = {"packed-b.avi", "same-times.mxf", "intra-refresh.mp4"})
+    void picturesComeInTheirOrderWhateverThePacketsSay(String name) throws Exception {
+        try (VideoClip clip = VideoClip.open(clip(name))) {
+            int count = clip.times().count();
+            assertThat(count).isGreaterThanOrEqualTo(46);
+            for (int n : new int[] {0, count - 1, 24, 13, 12, 30, 1, 2, 3, 29, 17, 40}) {
+                assertThat(Clips.number(clip.picture(n))).as("picture " + n).isEqualTo(n);
+                assertThat(clip.doubt(n)).isEmpty();
+            }
+        }
+    }
+
     @Test
     void hoursOfOnePictureASecondHaveEveryPicture() throws Exception {
         int count = 16_600;
