@@ -1,6 +1,7 @@
 package chalktrace.app.bench;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Sentence;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.KeySet;
 import chalktrace.app.session.Session;
@@ -153,7 +154,7 @@ public final class Bench extends VBox {
     }
 
     private Row row(int order, Set<Step> neededBy, Predicate<Shot> wanted, Lane lane) {
-        Label name = new Label(lane.name());
+        Label name = new Label(Sentence.of(lane.name()));
         name.getStyleClass().add("lane-name");
         name.setMaxWidth(NAME_WIDTH - 8);
         return new Row(order, neededBy, wanted, lane, named(lane, name));

@@ -18,7 +18,7 @@ import javafx.scene.canvas.GraphicsContext;
 final class PhoneLane extends TypingLane {
 
     PhoneLane(Session session, BenchScale scale) {
-        super("phones", 20, session, scale);
+        super("phonemes", 20, session, scale);
     }
 
     private record Place(Word word, int index) {

@@ -57,7 +57,7 @@ public final class Board extends StackPane {
     private final Circle ring = new Circle();
     private final Circle outerRing = new Circle();
     private final Label penWord = new Label();
-    private final Label emptyWord = new Label("Drop a video, a picture or a sound here, or just draw");
+    private final Label emptyWord = new Label("Drop a video, a picture, a 3D model or a sound here, or just draw");
     private final Button viewState = Buttons.text("", "", () -> view().fit());
     private final PauseTransition penWordStays = new PauseTransition(REFUSAL_STAYS);
     private double lastX;

@@ -100,7 +100,7 @@ public final class PenHand {
         }
         session.transport().stop();
         if (session.document().isLooking()) {
-            refused.accept(sample, "This is a look at footage: take it in, or go back, to draw");
+            refused.accept(sample, "Previewing, not imported: import it or cancel to draw");
             return;
         }
         View.Tool tool =

@@ -30,7 +30,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-@Command(name = "align", description = "Find when each word and phone of a script is said in a recording.")
+@Command(name = "align", description = "Find when each word and phoneme of a script is said in a recording.")
 final class AlignCommand implements Callable<Integer> {
 
     @Parameters(paramLabel = "SOUND")

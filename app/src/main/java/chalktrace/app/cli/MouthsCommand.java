@@ -16,7 +16,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-@Command(name = "mouths", description = "Set mouths on frames from a table of words and phones.")
+@Command(name = "mouths", description = "Set mouths on frames from a table of words and phonemes.")
 final class MouthsCommand implements Callable<Integer> {
 
     /** So long the mouth is seen to rest after the last word. */

@@ -28,7 +28,7 @@ import picocli.CommandLine.Parameters;
         subcommands = {ShotCommand.Add.class, ShotCommand.Relink.class})
 final class ShotCommand {
 
-    @Command(name = "add", description = "Take footage or sound into a shot.")
+    @Command(name = "add", description = "Import footage, a 3D model or sound into a shot.")
     static final class Add implements Callable<Integer> {
 
         @Parameters(paramLabel = "SHOT.chalk", index = "0")
@@ -56,7 +56,7 @@ final class ShotCommand {
             Shot changed = edit.change().apply(opened.shot());
             ShotFile.saveOver(opened, changed, shot);
             answer.print(
-                    "took " + file.getFileName() + " into " + shot + " from frame " + at,
+                    "imported " + file.getFileName() + " into " + shot + " from frame " + at,
                     Answer.object()
                             .put("file", shot.toString())
                             .put("footage", changed.footage().size())

@@ -13,7 +13,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Parameters;
 
-@Command(name = "sync", description = "Say how well each cue of a shot meets the picture that it is tied to.")
+@Command(name = "sync", description = "Say how well each cue of a shot meets the picture that it is linked to.")
 final class SyncCommand implements Callable<Integer> {
 
     @Parameters(paramLabel = "SHOT.chalk")
@@ -55,7 +55,7 @@ final class SyncCommand implements Callable<Integer> {
         long untied = shot.cues().stream().filter(cue -> cue.tie().isEmpty()).count();
         document.put("untied", untied);
         if (untied > 0) {
-            text.append(System.lineSeparator()).append(untied).append(" cues are tied to nothing");
+            text.append(System.lineSeparator()).append(untied).append(" cues are not linked");
         }
         answer.print(text.toString(), document);
         return 0;

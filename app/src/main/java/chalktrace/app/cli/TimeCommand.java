@@ -37,11 +37,7 @@ final class TimeCommand implements Callable<Integer> {
                 description = "Say what drawings on every N frames lack.")
         Integer missing;
 
-        @Option(
-                names = "--reverse",
-                required = true,
-                paramLabel = "A-B",
-                description = "Turn a span the other way round.")
+        @Option(names = "--reverse", required = true, paramLabel = "A-B", description = "Reverse a span.")
         String reverse;
 
         @Option(

@@ -28,7 +28,7 @@ public final class WindowOptions {
     @Option(names = "--pen", paramLabel = "STROKES.csv", description = "Let the simulated pen draw recorded strokes.")
     Path pen;
 
-    @Option(names = "--look", paramLabel = "CLIP", description = "Look at footage, to take a part of it in.")
+    @Option(names = "--look", paramLabel = "CLIP", description = "Preview footage, to import a part of it.")
     Path look;
 
     @Option(names = "--fresh", description = "With demo: put the shipped shot in place of the copy you changed.")

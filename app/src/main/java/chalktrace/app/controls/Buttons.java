@@ -61,8 +61,8 @@ public final class Buttons {
 
     /** Gives a control a tooltip and a name for screen readers. */
     public static <B extends ButtonBase> B named(B button, String use) {
-        button.setTooltip(new Tooltip(use));
-        button.setAccessibleText(use);
+        button.setTooltip(new Tooltip(Sentence.of(use)));
+        button.setAccessibleText(Sentence.of(use));
         button.setFocusTraversable(false);
         return button;
     }

@@ -3,6 +3,7 @@ package chalktrace.app.controls;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import java.util.List;
+import java.util.Locale;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
@@ -15,9 +16,9 @@ public final class Fold extends VBox {
 
     public Fold(String name, boolean open, Node... parts) {
         super(4);
-        title = Buttons.toggle(name, "show or put away: " + name);
+        title = Buttons.toggle(name, "Show or hide: " + name);
         title.getStyleClass().add("fold-title");
-        title.setId("fold-" + name.replace(' ', '-'));
+        title.setId("fold-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
         content.getChildren().setAll(parts);
         title.setSelected(open);
         title.selectedProperty().addListener(changed -> show());

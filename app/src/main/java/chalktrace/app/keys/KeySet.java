@@ -1,5 +1,6 @@
 package chalktrace.app.keys;
 
+import chalktrace.app.controls.Sentence;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.Writer;
@@ -94,7 +95,7 @@ public final class KeySet {
 
     /** Words with the name of an action's key in the place of {@code %s}, whatever it comes to be. */
     public StringBinding words(String pattern, Action action) {
-        return Bindings.createStringBinding(() -> String.format(pattern, text(action)), keys);
+        return Bindings.createStringBinding(() -> Sentence.of(String.format(pattern, text(action))), keys);
     }
 
     /** Lets a button say what it is for, with the key that does the same in the place of {@code %s}. */

@@ -120,7 +120,7 @@ public final class Ledge extends HBox {
         HBox box = new HBox(
                 2,
                 tool(Tool.DUSTER, Icons.DUSTER, "duster: takes off what was drawn (%s)", Action.CHALK_OR_DUSTER),
-                tool(Tool.PICK, Icons.PICK, "pick strokes to move, bend, copy (%s)", Action.PICK),
+                tool(Tool.PICK, Icons.PICK, "select strokes to move, bend, copy (%s)", Action.PICK),
                 tool(Tool.FILL, Icons.FILL, "fill between lines (%s)", Action.FILL),
                 tool(Tool.GUIDES, Icons.GUIDES, "set guides: floor, height, ellipse, perspective (%s)", Action.GUIDES));
         more.forEach(tool -> box.getChildren().add(tool(tool)));
@@ -278,7 +278,7 @@ public final class Ledge extends HBox {
         for (int i = 0; i < HOLDS.length; i++) {
             int frames = i + 1;
             MenuItem item = new MenuItem(
-                    "on " + HOLDS[i] + ": a new drawing shows for " + frames + (frames == 1 ? " frame" : " frames"));
+                    "On " + HOLDS[i] + ": a new drawing shows for " + frames + (frames == 1 ? " frame" : " frames"));
             item.setOnAction(event -> session.view().holdFramesProperty().set(frames));
             choice.getItems().add(item);
         }
@@ -337,7 +337,7 @@ public final class Ledge extends HBox {
     private void showLanding() {
         landing.getStyleClass().remove("refused");
         if (session.document().isLooking()) {
-            landing.setText("none while footage is looked at");
+            landing.setText("no drawing while previewing");
             return;
         }
         StrokeLanding next = session.landing();

@@ -135,7 +135,7 @@ public final class Document {
     /** Applies an edit as one step of the history; not while another shot is looked at. */
     public void apply(Edit edit) {
         if (isLooking()) {
-            notices.say("This is a look at footage: take it in, or go back, to change the shot.");
+            notices.say("Previewing, not imported: import it or cancel to change the shot.");
             return;
         }
         history.apply(edit);

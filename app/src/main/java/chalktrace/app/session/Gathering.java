@@ -91,7 +91,7 @@ public final class Gathering {
                 && document.shot().levels().stream()
                         .allMatch(level -> level.drawings().isEmpty())
                 && document.pathProperty().get() == null;
-        document.apply(new Edit("take in " + gathered.file().getFileName(), shot -> {
+        document.apply(new Edit("import " + gathered.file().getFileName(), shot -> {
             if (untouched && gathered.pictures().isPresent()) {
                 ShotSetup offered = gathered.offeredSetup(shot.setup(), Optional.empty());
                 return gathered.edit(shot).change().apply(shot.withSetup(offered));

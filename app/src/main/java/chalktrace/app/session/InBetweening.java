@@ -157,12 +157,12 @@ public final class InBetweening {
                         .map(drawing ->
                                 drawing.strokes().get(pick.strokes().iterator().next()));
         if (stroke.isEmpty()) {
-            return "Draw the way on any level, pick that one line (" + keys.text(Action.PICK)
-                    + "), and touch this again.";
+            return "Draw the arc on any level, select that one line (" + keys.text(Action.PICK)
+                    + "), and press this again.";
         }
         drawnWay = stroke.get().curve();
         way.set(Way.DRAWN);
-        return "In-betweens go along the picked line; it can be dusted off now.";
+        return "In-betweens follow the selected line as their arc; it can be erased now.";
     }
 
     /** The draft of an in-between that lies over the board; null for none. */
@@ -352,11 +352,11 @@ public final class InBetweening {
     public String touchForPair() {
         Pick pick = selection.pickProperty().get();
         if (pick == null || pick.strokes().size() != 1) {
-            return "Pick one stroke first (" + keys.text(Action.PICK) + "), then another on the other drawing.";
+            return "Select one stroke first (" + keys.text(Action.PICK) + "), then another on the other drawing.";
         }
         if (touched == null || !touched.level().equals(pick.level()) || touched.drawing() == pick.drawing()) {
             touched = pick;
-            return "Now pick its partner on the other drawing, and touch this again.";
+            return "Now select its partner on the other drawing, and press this again.";
         }
         boolean forward = startOf(touched) < startOf(pick);
         Pick a = forward ? touched : pick;

@@ -21,7 +21,7 @@ public final class Landings {
                 view.holdFramesProperty().get());
     }
 
-    /** "drawing 3, frames 5 to 8, tied at 21", with the level's name before it, or why nothing can be drawn. */
+    /** "drawing 3, frames 5 to 8, linked at 21", with the level's name before it, or why nothing can be drawn. */
     public static String words(Shot shot, StrokeLanding landing) {
         if (!landing.canDraw()) {
             return refusal(shot, landing);
@@ -31,7 +31,7 @@ public final class Landings {
                 (landing.kind() == StrokeLanding.Kind.NEW_DRAWING ? "new drawing " : "drawing ") + landing.drawing();
         String ties = landing.tiedAt().isEmpty()
                 ? ""
-                : ", tied at "
+                : ", linked at "
                         + landing.tiedAt().stream()
                                 .limit(3)
                                 .map(start -> Integer.toString(setup.number(start)))

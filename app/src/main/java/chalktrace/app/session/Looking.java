@@ -64,7 +64,7 @@ public final class Looking {
     public void takeIn(Conform conform, ShotSetup setup) {
         Gathered footage = source.get();
         end();
-        document.apply(new Edit("take in " + footage.file().getFileName(), shot -> {
+        document.apply(new Edit("import " + footage.file().getFileName(), shot -> {
             Shot set = shot.withSetup(setup);
             return footage.edit(set, Optional.of(conform)).change().apply(set);
         }));

@@ -99,7 +99,7 @@ public final class Picking {
     }
 
     public void nudge(double x, double y) {
-        each(pick -> PickEdits.transform("nudge", pick, AffineTransform.getTranslateInstance(x, y)));
+        each(pick -> PickEdits.transform("move selection", pick, AffineTransform.getTranslateInstance(x, y)));
     }
 
     /** Turns what is picked over about its own middle. */
@@ -114,7 +114,7 @@ public final class Picking {
         about.scale(percent / 100, percent / 100);
         AffineTransform all = AffineTransform.getTranslateInstance(right, down);
         all.concatenate(aboutMiddle(about));
-        each(pick -> PickEdits.transform("move what is picked", pick, all));
+        each(pick -> PickEdits.transform("move selection", pick, all));
     }
 
     /** Scales each part that hangs together about its own middle. */

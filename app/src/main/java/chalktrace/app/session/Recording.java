@@ -156,7 +156,7 @@ public final class Recording {
             try (SoundIn in = microphones.get()) {
                 if (!in.isReal()) {
                     Platform.runLater(() -> notices.say(
-                            "No microphone was found: the stand-in speaks, so that recording can be tried."));
+                            "No microphone was found: a test signal is used, so that recording can be tried."));
                 }
                 in.start();
                 while (!ended) {

@@ -62,7 +62,7 @@ final class CameraRows extends VBox {
         beside.setId("views-beside");
         beside.setFocusTraversable(false);
         beside.selectedProperty().bindBidirectional(work.viewsShownProperty());
-        Button save = Buttons.words("Save view", "keep this view, to go back to it", this::save);
+        Button save = Buttons.words("Save view", "save this view to return to it", this::save);
         Button guides = Buttons.words(
                 "Vanishing points",
                 "add the model's vanishing points and horizon as a guide",

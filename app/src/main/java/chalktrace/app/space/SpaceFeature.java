@@ -34,7 +34,7 @@ public final class SpaceFeature implements Feature {
         return List.of(new LaneKind(
                 LANE_ORDER,
                 Set.of(Step.GATHER, Step.STUDY, Step.TRACE),
-                shot -> shot.footage().stream().anyMatch(clip -> clip.staging().isPresent()),
+                shot -> shot.footage().stream().anyMatch(clip -> clip.staging().isPresent() && clip.visible()),
                 (session, scale) -> new CameraLane(work, scale)));
     }
 

@@ -2,6 +2,7 @@ package chalktrace.app.window;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.Sentence;
 import chalktrace.app.keys.Action;
 import chalktrace.app.session.Footages;
 import chalktrace.app.session.Jobs.Job;
@@ -33,12 +34,12 @@ final class HeadBar extends HBox {
     private final Session session;
     private final MenuButton name = new MenuButton();
     private final Label saved = state("saved");
-    private final Label silent = state("no sound device: playing silently");
-    private final Label reading = state("reading the picture\u2026");
+    private final Label silent = state("no sound device (silent)");
+    private final Label reading = state("Reading the picture\u2026");
     private final Label seen = state("");
     private final Label dropped = state("");
     private final Label unkept = state("recovery is off");
-    private final Label looking = state("a look at footage, not yet in the shot");
+    private final Label looking = state("previewing, not imported");
     private final HBox jobs = new HBox(8);
 
     /** @param keySheet shows which key does what */
@@ -57,7 +58,7 @@ final class HeadBar extends HBox {
                         item("Save as\u2026", Action.SAVE_AS, commands::saveAs),
                         new SeparatorMenuItem(),
                         item("Undo", Action.UNDO, session.document()::undo),
-                        item("Do again", Action.REDO, session.document()::redo),
+                        item("Redo", Action.REDO, session.document()::redo),
                         new SeparatorMenuItem(),
                         look(Theme.Look.SLATE),
                         look(Theme.Look.DAY),
@@ -65,7 +66,7 @@ final class HeadBar extends HBox {
                         new SeparatorMenuItem(),
                         item("Quit", Action.QUIT, commands::quit));
         name.setOnShowing(event -> nameTheSteps());
-        silent.setTooltip(new Tooltip("The machine has no sound device that works. A silent stand-in keeps time."));
+        silent.setTooltip(new Tooltip("No sound device works. Playback is silent and keeps time."));
         dropped.getStyleClass().add("alert");
         unkept.getStyleClass().add("alert");
         looking.getStyleClass().add("alert");
@@ -114,14 +115,14 @@ final class HeadBar extends HBox {
                 session.keeping().problemProperty().get() == null
                         ? ""
                         : session.keeping().problemProperty().get()));
-        saved.setText(readOnly ? "reading only" : unsaved ? "not saved" : never ? "" : "saved");
+        saved.setText(readOnly ? "Read only" : unsaved ? "Not saved" : never ? "" : "Saved");
         visible(silent, !session.transport().audibleProperty().get());
         String doubt = session.footages().doubtProperty().get();
         boolean settling = session.footages().settlingProperty().get();
-        reading.setText(settling || doubt == null ? "reading the picture\u2026" : doubt);
+        reading.setText(settling || doubt == null ? "Reading the picture\u2026" : doubt);
         visible(reading, settling || doubt != null);
         Footages.Seen from = session.footages().seenProperty().get();
-        seen.setText(from == Footages.Seen.PROXY ? "seen: proxy" : "seen: source");
+        seen.setText(from == Footages.Seen.PROXY ? "Showing proxy" : "Showing original");
         visible(seen, from != Footages.Seen.NOTHING);
         int missed = session.transport().droppedProperty().get();
         dropped.setText(String.format(Locale.ROOT, "%d frame%s dropped", missed, missed == 1 ? "" : "s"));
@@ -146,10 +147,16 @@ final class HeadBar extends HBox {
     private void nameTheSteps() {
         name.getItems().forEach(item -> {
             if (item.getUserData() == Action.UNDO) {
-                item.setText("Undo " + session.document().undoName().orElse(""));
+                item.setText(session.document()
+                        .undoName()
+                        .map(name -> "Undo: " + name)
+                        .orElse("Undo"));
                 item.setDisable(session.document().undoName().isEmpty());
             } else if (item.getUserData() == Action.REDO) {
-                item.setText("Do again " + session.document().redoName().orElse(""));
+                item.setText(session.document()
+                        .redoName()
+                        .map(name -> "Redo: " + name)
+                        .orElse("Redo"));
                 item.setDisable(session.document().redoName().isEmpty());
             }
         });
@@ -186,7 +193,7 @@ final class HeadBar extends HBox {
     }
 
     private static Label state(String text) {
-        Label label = new Label(text);
+        Label label = new Label(Sentence.of(text));
         label.getStyleClass().add("state");
         label.setMinWidth(0);
         return label;

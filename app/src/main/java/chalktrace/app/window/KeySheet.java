@@ -2,6 +2,7 @@ package chalktrace.app.window;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.Sentence;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.KeySet;
 import chalktrace.app.keys.Keys;
@@ -44,7 +45,7 @@ final class KeySheet extends StackPane {
         title.getStyleClass().add("title");
         TextField search = new TextField();
         search.setId("key-search");
-        search.setPromptText("find what a key is for, or a key");
+        search.setPromptText("Find what a key is for, or a key");
         VBox list = new VBox(2);
         for (Action action : Action.values()) {
             list.getChildren().add(row(action));
@@ -63,14 +64,14 @@ final class KeySheet extends StackPane {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Button mirror = Buttons.words(
-                "to the other hand",
+                "Mirror for left hand",
                 "all keys over against where they lie now, for the pen in the left hand, and back",
                 () -> change(keys::mirror, "The keys lie on the other half of the keyboard."));
         mirror.setId("keys-mirror");
         Button first = Buttons.words(
-                "as at first",
+                "Restore defaults",
                 "all keys as a new program has them",
-                () -> change(keys::asAtFirst, "The keys are as at first."));
+                () -> change(keys::asAtFirst, "All keys have their defaults."));
         first.setId("keys-first");
         Button done = Buttons.main(Icons.DONE, "Done", putAway);
         done.setId("keys-done");
@@ -91,7 +92,7 @@ final class KeySheet extends StackPane {
     }
 
     private HBox row(Action action) {
-        Label use = new Label(action.use());
+        Label use = new Label(Sentence.of(action.use()));
         Button key = Buttons.words("", "press another key for this", () -> ask(action));
         key.setId("key-" + action.name());
         key.setDisable(action.isFixed());

@@ -51,20 +51,20 @@ final class NewShotCard extends StackPane {
         GridPane grid = new GridPane();
         grid.setHgap(12);
         grid.setVgap(8);
-        row(grid, 0, "name", name, "new-name");
-        row(grid, 1, "size", size, "new-size");
-        row(grid, 2, "frames a second", rate, "new-rate");
-        row(grid, 3, "length in frames", length, "new-length");
-        row(grid, 4, "first number", firstNumber, "new-first-number");
-        grid.add(new Label("paper"), 0, 5);
+        row(grid, 0, "Name", name, "new-name");
+        row(grid, 1, "Size", size, "new-size");
+        row(grid, 2, "Frame rate (fps)", rate, "new-rate");
+        row(grid, 3, "Length in frames", length, "new-length");
+        row(grid, 4, "First frame number", firstNumber, "new-first-number");
+        grid.add(new Label("Paper colour"), 0, 5);
         grid.add(paper, 1, 5);
         paper.setMaxWidth(Double.MAX_VALUE);
-        Button choose = Buttons.edged(Icons.MOVIE, "Take the values from a clip", () -> files.openMedia()
+        Button choose = Buttons.edged(Icons.MOVIE, "Use values of a clip", () -> files.openMedia()
                 .filter(chosen -> !chosen.isEmpty())
                 .ifPresent(chosen -> session.gathering().look(chosen.get(0), 0, this::offer)));
         problem.getStyleClass().add("bad");
         Button cancel = Buttons.edged(Icons.CLOSE, "Cancel", putAway);
-        Button make = Buttons.main(Icons.ADD, "Make the shot", this::make);
+        Button make = Buttons.main(Icons.ADD, "Create shot", this::make);
         make.setId("make-shot");
         make.setDefaultButton(true);
         HBox foot = new HBox(8, Rows.space(), cancel, make);
@@ -112,7 +112,7 @@ final class NewShotCard extends StackPane {
                     FrameRate.parse(rate.getText()),
                     PictureSize.parse(size.getText()),
                     whole("length", length.getText()),
-                    whole("first number", firstNumber.getText()),
+                    whole("First frame number", firstNumber.getText()),
                     Colors.rgb(paper.getValue()));
             Shot shot = Shot.empty(
                     name.getText().isBlank() ? "untitled" : name.getText().strip(), setup);

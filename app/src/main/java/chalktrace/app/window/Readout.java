@@ -33,7 +33,7 @@ final class Readout extends HBox {
         frame = field("frame-field", 6, "the frame, in the shot's numbering", this::frameOf);
         time = field("time-field", 10, "the time at which the frame starts: minutes:seconds", this::frameAtTime);
         feet = field("feet-field", 7, "feet+frames that have run when the frame starts", this::frameAtFeet);
-        Label word = new Label("frame");
+        Label word = new Label("Frame");
         word.getStyleClass().add("quiet");
         getChildren().addAll(word, frame, time, feet);
         session.transport().frameProperty().addListener(changed -> show());

@@ -20,7 +20,7 @@ final class ShotCommands {
 
     private static final ButtonType SAVE = new ButtonType("Save", ButtonData.YES);
     private static final ButtonType LEAVE = new ButtonType("Don't save", ButtonData.NO);
-    private static final ButtonType BACK = new ButtonType("Go back", ButtonData.CANCEL_CLOSE);
+    private static final ButtonType BACK = new ButtonType("Cancel", ButtonData.CANCEL_CLOSE);
 
     private final Session session;
     private final FileChoice files;

@@ -36,7 +36,8 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<List<Path>> openMedia() {
-        List<File> files = chooser("Add footage or sound", "All files", "*").showOpenMultipleDialog(window);
+        List<File> files =
+                chooser("Import footage, model or sound", "All files", "*").showOpenMultipleDialog(window);
         if (files != null && !files.isEmpty()) {
             remember(files.get(0));
         }
@@ -58,7 +59,7 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<Path> openDrawing() {
-        return remember(chooser("Take in a drawing", "Drawings and pictures", "*.svg", "*.png")
+        return remember(chooser("Import drawing", "Drawings and pictures", "*.svg", "*.png")
                 .showOpenDialog(window));
     }
 
@@ -69,19 +70,18 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<Path> openTable() {
-        return remember(chooser("Take in words, phones, mouths and cues", "Tables", TABLES)
+        return remember(chooser("Import words, phonemes, mouths and cues", "Tables", TABLES)
                 .showOpenDialog(window));
     }
 
     @Override
     public Optional<Path> saveTable(String suggestedName) {
-        return saved(suggestedName, chooser("Write words, phones, mouths and cues", "Tables", TABLES));
+        return saved(suggestedName, chooser("Export words, phonemes, mouths and cues", "Tables", TABLES));
     }
 
     @Override
     public Optional<Path> openChart() {
-        return remember(
-                chooser("Take in a mouth chart", "Mouth charts", "*.json").showOpenDialog(window));
+        return remember(chooser("Import mouth chart", "Mouth charts", "*.json").showOpenDialog(window));
     }
 
     @Override

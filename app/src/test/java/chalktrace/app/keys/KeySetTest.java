@@ -39,7 +39,7 @@ class KeySetTest {
         assertThat(keys.set(Action.MARK, key(KeyCode.K, KeyCombination.SHIFT_DOWN)))
                 .isEmpty();
         assertThat(keys.text(Action.MARK)).isEqualTo("Shift+K");
-        assertThat(keys.words("mark (%s)", Action.MARK).get()).isEqualTo("mark (Shift+K)");
+        assertThat(keys.words("mark (%s)", Action.MARK).get()).isEqualTo("Mark (Shift+K)");
         assertThat(afterRestart()).isEqualTo(all(keys));
     }
 

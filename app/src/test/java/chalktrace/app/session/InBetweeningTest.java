@@ -100,7 +100,7 @@ class InBetweeningTest {
 
     @Test
     void inBetweensGoAlongADrawnLine() {
-        assertThat(bare.get(inBetweening::takeDrawnWay)).contains("pick");
+        assertThat(bare.get(inBetweening::takeDrawnWay)).contains("select that one line");
         assertThat(bare.get(() -> inBetweening.wayProperty().get())).isEqualTo(Way.OWN);
         // A Bezier's middle lies three quarters of the way to its handles: 90 - 0.75 * 60 = 45.
         Stroke arc = new Stroke("chalk-1", Curve.of(40, 90, 1, 90, 30, 1, 150, 30, 1, 200, 90, 1));

@@ -17,7 +17,7 @@ class LandingsTest {
     @Test
     void framesAreToldInTheShotsNumbering() {
         Shot shot = Shots.showing(Exposure.of(4, 4, 3), Exposure.of(20, 1, 3));
-        assertThat(words(shot, 5)).isEqualTo("rough: drawing 3, frames 5 to 8, tied at 21");
+        assertThat(words(shot, 5)).isEqualTo("rough: drawing 3, frames 5 to 8, linked at 21");
         assertThat(words(shot, 30)).isEqualTo("rough: new drawing 4, frames 31 to 32");
         assertThat(words(shot, 47)).isEqualTo("rough: new drawing 4, frame 48");
     }

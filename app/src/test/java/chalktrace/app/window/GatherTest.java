@@ -53,7 +53,7 @@ class GatherTest {
     private void look(FxRobot robot, Path clip) {
         window.files.media = clip;
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
-        window.clickText(robot, "Add footage or sound");
+        window.clickText(robot, "Import footage, model or sound");
         window.await(() -> robot.lookup("#take-in").tryQuery().isPresent());
         window.awaitSettled();
     }
@@ -80,10 +80,10 @@ class GatherTest {
                 .isEqualTo(12);
         assertThat(robot.lookup("#time-field").queryTextInputControl().getText())
                 .isEqualTo("0:00.400");
-        robot.lookup("here").queryAll().stream().findFirst().ifPresent(robot::clickOn);
+        robot.lookup("Set in").queryAll().stream().findFirst().ifPresent(robot::clickOn);
         type(robot, "out-number", "42");
         robot.interact(() -> window.session.document().apply(MarkEdits.turn(0)));
-        assertThat(robot.lookup("#notice").queryLabeled().getText()).contains("a look at footage");
+        assertThat(robot.lookup("#notice").queryLabeled().getText()).contains("Previewing");
         assertThat(shot()).as("nothing is changed by looking").isSameAs(before);
         // Pictures 13 to 42 are a second of 30, which the shot takes as its rate: 30 frames.
         assertThat(result(robot)).startsWith("30 frames, 1.000 s: shot frames 1 to 30.");
@@ -107,7 +107,7 @@ class GatherTest {
         window.await(() -> shot().footage().size() == 1);
         look(robot, Clips.numbered(folder.resolve("preview.mp4"), 20, FrameRate.of(10), -1));
         assertThat(result(robot)).startsWith("48 frames, 2.000 s");
-        window.clickText(robot, "picture for frame");
+        window.clickText(robot, "Picture for frame");
         type(robot, "every-number", "2");
         type(robot, "start-number", "5");
         assertThat(result(robot)).startsWith("10 frames, 0.417 s: shot frames 5 to 14.");
@@ -153,7 +153,7 @@ class GatherTest {
         type(robot, "in-number", "1");
         type(robot, "every-number", "0");
         assertThat(result(robot)).contains("every 0");
-        window.clickText(robot, "Go back");
+        window.clickText(robot, "Cancel");
         assertThat(shot()).isSameAs(before);
         assertThat(window.session.document().shown()).isSameAs(before);
     }

@@ -307,7 +307,7 @@ class VoiceTest {
         ComboBox<String> whose = robot.lookup("#mouth-speaker").queryComboBox();
         robot.interact(() -> whose.setValue("Ada"));
         robot.interact(() -> window.session.document().apply(SpeechEdits.speaker("Bo")));
-        assertThat(whose.getItems()).containsExactly("", "Ada", "Bo");
+        assertThat(whose.getItems()).containsExactly("", "Ada", "Bo", "Seller");
         int levels = shot().levels().size();
         robot.interact(() -> ((Button) robot.lookup("#place-mouths").query()).fire());
         window.awaitSettled();

@@ -241,7 +241,7 @@ class WindowTest {
     void aNewShotIsMadeInOneCardWithTheClipsOwnValuesOffered(FxRobot robot) throws Exception {
         window.files.media = Clips.numbered(folder.resolve("walk.mp4"), 60, FrameRate.of(25), 10);
         robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
-        window.clickText(robot, "Take the values from a clip");
+        window.clickText(robot, "Use values of a clip");
         window.await(() ->
                 "25".equals(robot.lookup("#new-rate").queryTextInputControl().getText()));
         robot.clickOn("#make-shot");
@@ -290,7 +290,7 @@ class WindowTest {
         stroke(robot, 300, 200, 700, 300);
         window.files.saveAs = folder.resolve("mine.chalk");
         robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
-        window.answer(robot, "Go back");
+        window.answer(robot, "Cancel");
         assertThat(robot.lookup("#make-shot").tryQuery()).isEmpty();
         robot.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
         window.answer(robot, "Save");
@@ -306,7 +306,7 @@ class WindowTest {
                 .apply(new Edit("long", s -> s.withSetup(s.setup().withLength(5000)))));
         window.files.exports.put("movie", folder.resolve("long.mp4"));
         window.click(robot, "step-finish");
-        window.clickText(robot, "Movie (MP4)");
+        window.clickText(robot, "Export movie");
         window.await(() -> robot.lookup("#cancel-job").tryQuery().isPresent());
         window.files.saveAs = folder.resolve("meanwhile.chalk");
         robot.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);

@@ -39,7 +39,7 @@ public final class CueEdits {
      * @param level whose showing is meant; none for a mark of the shot
      */
     public static Edit tie(String id, Optional<String> level, int frame) {
-        return new Edit("tie a cue", shot -> change("tie a cue", id, cue -> {
+        return new Edit("link a cue", shot -> change("link a cue", id, cue -> {
                     int start = level.flatMap(shot::level)
                             .flatMap(l -> l.exposures().at(frame))
                             .map(run -> run.start())

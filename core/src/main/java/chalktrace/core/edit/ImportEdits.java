@@ -45,7 +45,7 @@ public final class ImportEdits {
 
     /** Puts what was settled on the drawing where strokes land, as one step. */
     public static Edit take(StrokeLanding landing, DrawingPiece piece, List<Chalk> described) {
-        return new Edit("take in a drawing", shot -> {
+        return new Edit("import drawing", shot -> {
             Settled settled = settle(shot, piece, described);
             return PickEdits.paste(landing, settled.piece()).change().apply(settled.shot());
         });

@@ -19,7 +19,7 @@ public final class PhoneEdits {
      * @param bySeconds as far as both phones keep some time
      */
     public static Edit moveStart(String wordId, int index, double bySeconds) {
-        return SpeechEdits.changeWord("move a phone's start", wordId, word -> {
+        return SpeechEdits.changeWord("move a phoneme's start", wordId, word -> {
             List<Phone> phones = new ArrayList<>(word.phones());
             Phone before = phones.get(index - 1);
             Phone after = phones.get(index);
@@ -39,7 +39,7 @@ public final class PhoneEdits {
      */
     public static Edit type(String wordId, int index, List<String> symbols) {
         return SpeechEdits.changeWord(
-                symbols.isEmpty() ? "remove a phone" : "type a phone",
+                symbols.isEmpty() ? "remove a phoneme" : "type a phoneme",
                 wordId,
                 word -> symbols.isEmpty() ? without(word, index) : typed(word, index, symbols));
     }

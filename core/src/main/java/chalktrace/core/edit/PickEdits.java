@@ -86,7 +86,7 @@ public final class PickEdits {
     }
 
     public static Edit remove(Pick pick) {
-        return change("remove what is picked", pick, (shot, drawing) -> drawing.withStrokes(
+        return change("delete selection", pick, (shot, drawing) -> drawing.withStrokes(
                         kept(drawing.strokes(), pick.strokes()))
                 .withFills(kept(drawing.fills(), pick.fills()))
                 .withPictures(kept(drawing.pictures(), pick.pictures())));
@@ -112,7 +112,7 @@ public final class PickEdits {
     /** Draws what is picked with another chalk. */
     public static Edit rechalk(Pick pick, String chalk) {
         return change(
-                "change the chalk of what is picked",
+                "change the chalk of the selection",
                 pick,
                 (shot, drawing) -> mapped(
                         drawing,

@@ -18,7 +18,7 @@ public final class ReferenceEdits {
 
     /** Takes footage in, in front of the footage that is there and under the drawings, with its own sound if any. */
     public static Edit takeIn(Footage footage, List<SoundClip> itsSound) {
-        return new Edit("take in " + footage.name(), shot -> {
+        return new Edit("import " + footage.name(), shot -> {
             List<Footage> all = new ArrayList<>(shot.footage());
             all.add(0, footage);
             return withSounds(shot.withFootage(all), itsSound);
@@ -26,7 +26,7 @@ public final class ReferenceEdits {
     }
 
     public static Edit takeIn(SoundClip sound) {
-        return new Edit("take in " + sound.name(), shot -> withSounds(shot, List.of(sound)));
+        return new Edit("import " + sound.name(), shot -> withSounds(shot, List.of(sound)));
     }
 
     public static Edit change(String name, String footageId, UnaryOperator<Footage> change) {

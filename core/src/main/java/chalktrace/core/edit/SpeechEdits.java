@@ -72,7 +72,7 @@ public final class SpeechEdits {
 
     /** Gives the mouths of a range of frames back to the words. */
     public static Edit releaseMouths(FrameRange frames) {
-        return new Edit("mouths from the words", shot -> {
+        return new Edit("reset mouths to dialogue", shot -> {
             Shot freed = MouthLevels.shown(
                     shot.withMouths(cut(MouthLevels.adopted(shot).mouths(), frames)));
             return withMouthsOf(freed, shot.words());
@@ -280,7 +280,7 @@ public final class SpeechEdits {
 
     /** Puts words and mouths from a table in the place of those of the shot. */
     public static Edit takeIn(List<Word> words, List<MouthSpan> mouths) {
-        return new Edit("take in words", shot -> {
+        return new Edit("import words", shot -> {
             List<String> ids = shot.newIds("word", words.size());
             List<Word> named = new ArrayList<>();
             for (int i = 0; i < words.size(); i++) {

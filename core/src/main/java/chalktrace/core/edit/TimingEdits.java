@@ -91,7 +91,7 @@ public final class TimingEdits {
     /** Shows a span once more at another place, tied to it: the same drawings. */
     public static Edit copyTied(Collection<String> levels, FrameRange span, int to) {
         return onLevels(
-                "copy, tied",
+                "linked copy",
                 levels,
                 exposures -> SpanExposures.of(exposures, span).copiedTo(to),
                 IntUnaryOperator.identity());
@@ -100,7 +100,7 @@ public final class TimingEdits {
     /** As {@link #copyTied}, with drawings of its own: each drawing of the span is copied once. */
     public static Edit copyOwn(Collection<String> levels, FrameRange span, int to) {
         return new Edit(
-                "copy, as its own",
+                "own copy",
                 shot -> changed(shot, levels, level -> {
                     Exposures there = SpanExposures.of(level.exposures(), span).copiedTo(to);
                     FrameRange copied = FrameRange.of(to, span.frames());
@@ -127,7 +127,7 @@ public final class TimingEdits {
     /** Gives the showing at a frame a drawing of its own, so that changing it changes no other. */
     public static Edit cutTie(String levelId, int frame) {
         return new Edit(
-                "cut the tie",
+                "unlink",
                 shot -> changed(shot, List.of(levelId), level -> level.exposures()
                         .at(frame)
                         .filter(run -> !run.isBlank()
@@ -162,7 +162,7 @@ public final class TimingEdits {
     /** New empty drawings on every n-th free or blank frame of a span. */
     public static Edit drawings(Collection<String> levels, FrameRange span, int every) {
         return new Edit(
-                "new drawings",
+                "new drawings on every n",
                 shot -> changed(shot, levels, level -> {
                     Level out = level;
                     for (int frame = span.start(); frame < span.end(); frame += Math.max(1, every)) {

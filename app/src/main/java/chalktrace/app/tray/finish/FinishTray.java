@@ -26,7 +26,7 @@ public final class FinishTray extends VBox {
         getStyleClass().add("content");
         withFootage.setId("with-footage");
         withFootage.setFocusTraversable(false);
-        getChildren().addAll(Rows.section("Hand on"), facts, withFootage);
+        getChildren().addAll(Rows.section("Export"), facts, withFootage);
         for (Exporter exporter : Exporters.all()) {
             boolean first = exporter == Exporters.all().get(0);
             Runnable run = () -> files.export(exporter, session.shot().name()).ifPresent(target -> session.exporting()

@@ -67,7 +67,7 @@ final class FootageCard extends VBox {
         Button replace = Buttons.icon(Icons.REPLACE, "put another file in its place; all else stays", this::find);
         HBox head = new HBox(4, name, Rows.space(), replace, eye, remove);
         head.setAlignment(Pos.CENTER_LEFT);
-        note.setPromptText("where it is from, what it may be used for");
+        note.setPromptText("Where it is from, what it may be used for");
         note.setFocusTraversable(false);
         note.setOnAction(event -> getParent().requestFocus());
         note.focusedProperty().addListener((property, before, focused) -> {
@@ -91,11 +91,11 @@ final class FootageCard extends VBox {
                         findAll,
                         changed,
                         places(),
-                        new Fold("look", clip.staging().isEmpty(), look),
-                        new Fold("place", false, place),
-                        new Fold("frames", false, frames));
+                        new Fold("Look", clip.staging().isEmpty(), look),
+                        new Fold("Place", false, place),
+                        new Fold("Frames", false, frames));
         if (clip.staging().isEmpty()) {
-            getChildren().add(new Fold("still", false, still));
+            getChildren().add(new Fold("Still", false, still));
         }
         for (CardRows rows : more) {
             if (rows.fits(clip)) {
@@ -111,7 +111,7 @@ final class FootageCard extends VBox {
         HBox box = new HBox(
                 place("under", "under the drawings", Footage.Where.UNDER_DRAWINGS),
                 place("over", "over the drawings", Footage.Where.OVER_DRAWINGS),
-                place("beside", "beside the board, to look at", Footage.Where.BESIDE_BOARD));
+                place("beside", "beside the board", Footage.Where.BESIDE_BOARD));
         box.getStyleClass().add("edged-box");
         box.setMaxWidth(Region.USE_PREF_SIZE);
         return box;
@@ -119,12 +119,14 @@ final class FootageCard extends VBox {
 
     private ToggleButton place(String text, String use, Footage.Where to) {
         ToggleButton button = Buttons.toggle(text, use);
-        button.setId("where-" + text);
+        button.setId("where-" + text.toLowerCase(Locale.ROOT));
         button.setUserData(to);
         button.setToggleGroup(where);
         button.setOnAction(event -> {
             button.setSelected(true);
-            session.document().apply(ReferenceEdits.change("put footage " + text, id, f -> f.withWhere(to)));
+            session.document()
+                    .apply(ReferenceEdits.change(
+                            "put footage " + text.toLowerCase(Locale.ROOT), id, f -> f.withWhere(to)));
         });
         return button;
     }
@@ -201,7 +203,7 @@ final class FootageCard extends VBox {
                 switch (conform.pace()) {
                     case HELD -> "held for the whole shot";
                     case PICTURE_FOR_FRAME -> "a picture a frame from frame " + first;
-                    case KEEP_TIME ->
+                    case KEEP_TIME, NEAREST_TIME ->
                         "frames " + first + " to "
                                 + (first + conform.frames(rate, reference.times()) - 1)
                                 + (rate.equals(reference.rate()) ? "" : ", nearest picture");

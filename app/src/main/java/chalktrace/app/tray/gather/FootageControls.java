@@ -5,6 +5,7 @@ import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.Footage;
+import java.util.Locale;
 import java.util.function.BiFunction;
 import java.util.function.DoubleFunction;
 import java.util.function.UnaryOperator;
@@ -23,7 +24,8 @@ final class FootageControls {
 
     ValueSlider slider(
             String label, double low, double high, int decimals, DoubleFunction<UnaryOperator<Footage>> change) {
-        DoubleFunction<Edit> edit = value -> ReferenceEdits.change("set " + label, id, change.apply(value));
+        DoubleFunction<Edit> edit =
+                value -> ReferenceEdits.change("set " + label.toLowerCase(Locale.ROOT), id, change.apply(value));
         return new ValueSlider(label, low, high, decimals, value -> {
                     session.document().preview(null);
                     session.document().apply(edit.apply(value));

@@ -36,14 +36,14 @@ final class FrameRows extends VBox {
         from = new NumberField("span-from", 1, this::setSpan);
         to = new NumberField("span-to", 1, this::setSpan);
         onlyOn = controls.box(
-                "seen on some frames only",
+                "Seen on some frames only",
                 "set the frames of footage",
                 (f, on) -> f.withSpan(on ? Optional.of(session.shot().setup().frames()) : Optional.empty()));
         startRow = row(
-                Rows.quiet("starts at"),
+                Rows.quiet("Start frame"),
                 start,
-                Buttons.text("here", "start at the frame at the gate", this::startHere));
-        spanRow = row(Rows.quiet("from"), from, Rows.quiet("to"), to);
+                Buttons.text("Set", "start at the frame at the gate", this::startHere));
+        spanRow = row(Rows.quiet("From"), from, Rows.quiet("to"), to);
         getChildren().addAll(startRow, onlyOn, spanRow);
     }
 

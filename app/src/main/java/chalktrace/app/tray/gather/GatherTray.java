@@ -43,13 +43,13 @@ public final class GatherTray extends VBox {
         this.setup = new SetupCard(session);
         this.proxies = new ProxyCard(session, files);
         getStyleClass().add("content");
-        Button add = Buttons.main(Icons.ADD, "Add footage or sound", this::add);
+        Button add = Buttons.main(Icons.ADD, "Import footage, model or sound", this::add);
         add.setMaxWidth(Double.MAX_VALUE);
         getChildren()
                 .addAll(
                         add,
                         Rows.hint(
-                                "You look at footage first and take in what you need. Files dropped on the board come in whole, at the gate's frame."),
+                                "Footage is previewed first: import what you need. Files dropped on the board are imported whole, at the gate's frame."),
                         cards);
         Refresh.on(
                 this,

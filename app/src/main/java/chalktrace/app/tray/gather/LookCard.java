@@ -41,8 +41,8 @@ final class LookCard extends VBox {
     private final boolean isRun;
     private final NumberField start;
     private final ToggleGroup pace = new ToggleGroup();
-    private final CheckBox lengthFollows = new CheckBox("The shot's length follows");
-    private final CheckBox setupFollows = new CheckBox("The shot takes its rate and size");
+    private final CheckBox lengthFollows = new CheckBox("Set the shot's length to it");
+    private final CheckBox setupFollows = new CheckBox("Use its rate and size for the shot");
     private final Label result = Rows.hint("");
 
     LookCard(Session session, Gathered source) {
@@ -69,23 +69,29 @@ final class LookCard extends VBox {
             box.setFocusTraversable(false);
             box.setOnAction(event -> show());
         }
-        Button take = Buttons.main(Icons.ADD, "Take in", this::takeIn);
+        Button take = Buttons.main(Icons.ADD, "Import", this::takeIn);
         take.setId("take-in");
-        Button back = Buttons.edged(Icons.CLOSE, "Go back", session.looking()::end);
+        Button back = Buttons.edged(Icons.CLOSE, "Cancel", session.looking()::end);
         result.setId("look-result");
         getChildren().addAll(name, Rows.hint(facts(source)));
         if (pictures.model().isEmpty()) {
             getChildren()
                     .addAll(
-                            row("from", in, Buttons.text("here", "from the picture at the gate", () -> here(in))),
-                            row("to", out, Buttons.text("here", "to the picture at the gate", () -> here(out))),
-                            row("every", every, Rows.quiet("picture")),
+                            row(
+                                    "In",
+                                    in,
+                                    Buttons.text("Set in", "the picture at the gate is the first", () -> here(in))),
+                            row(
+                                    "Out",
+                                    out,
+                                    Buttons.text("Set out", "the picture at the gate is the last", () -> here(out))),
+                            row("Every", every, Rows.quiet("picture")),
                             paces(),
                             isRun
-                                    ? row("made at", speed, Rows.quiet("pictures a second"))
-                                    : row("speed", speed, Rows.quiet("times as fast")));
+                                    ? row("Rate", speed, Rows.quiet("pictures a second"))
+                                    : row("Speed", speed, Rows.quiet("times")));
         }
-        getChildren().addAll(row("starts at", start, Rows.quiet("in the shot")), lengthFollows);
+        getChildren().addAll(row("Start", start, Rows.quiet("in the shot")), lengthFollows);
         if (pictures.model().isEmpty()) {
             getChildren().addAll(setupFollows);
         } else {
@@ -133,8 +139,8 @@ final class LookCard extends VBox {
 
     private HBox paces() {
         HBox box = new HBox(
-                paceButton("keep time", "each frame shows the picture nearest in time", Pace.KEEP_TIME),
-                paceButton("picture for frame", "each picture becomes one frame", Pace.PICTURE_FOR_FRAME));
+                paceButton("Keep time", "each frame shows the picture that is seen then", Pace.KEEP_TIME),
+                paceButton("Picture for frame", "each picture becomes one frame", Pace.PICTURE_FOR_FRAME));
         box.getStyleClass().add("edged-box");
         box.setMaxWidth(Region.USE_PREF_SIZE);
         pace.selectToggle(pace.getToggles().get(0));

@@ -19,15 +19,15 @@ final class LookRows extends VBox {
         super(6);
         FootageControls controls = new FootageControls(session, id);
         opacity = controls.slider(
-                "opacity", 0, 100, 0, v -> f -> f.withPlacement(f.placement().withOpacity(v / 100)));
+                "Opacity", 0, 100, 0, v -> f -> f.withPlacement(f.placement().withOpacity(v / 100)));
         lighten = controls.slider(
-                "lighten", 0, 100, 0, v -> f -> f.withLook(f.look().withLighten(v / 100)));
+                "Lighten", 0, 100, 0, v -> f -> f.withLook(f.look().withLighten(v / 100)));
         saturation = controls.slider(
-                "saturation", 0, 100, 0, v -> f -> f.withLook(f.look().withSaturation(v / 100)));
-        tint = controls.slider("tint", 0, 100, 0, v -> f -> f.withLook(f.look().withTint(v / 100)));
+                "Saturation", 0, 100, 0, v -> f -> f.withLook(f.look().withSaturation(v / 100)));
+        tint = controls.slider("Tint", 0, 100, 0, v -> f -> f.withLook(f.look().withTint(v / 100)));
         oneField = controls.box(
-                "comb-free (interlaced footage)",
-                "take the comb out of footage",
+                "Deinterlace",
+                "deinterlace footage",
                 (f, on) -> f.withLook(f.look().withOneField(on)));
         getChildren().addAll(opacity, lighten, saturation, tint, oneField);
     }

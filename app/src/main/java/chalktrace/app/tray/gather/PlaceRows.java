@@ -29,35 +29,35 @@ final class PlaceRows extends VBox {
                 .set(Placing.footage(id)));
         byHand.setId("place-by-hand");
         Button reset = Buttons.text(
-                "as it fits",
-                "put it back to the middle, as large as fits",
+                "Fit",
+                "centre it, as large as fits",
                 () -> controls.change(
-                        "place footage as it fits",
+                        "fit footage",
                         f -> f.withPlacement(
                                 Placement.AS_IS.withOpacity(f.placement().opacity()))));
         x = controls.slider(
-                "right",
+                "Right",
                 -2000,
                 2000,
                 0,
                 v -> f -> f.withPlacement(
                         f.placement().withPosition(v, f.placement().y())));
         y = controls.slider(
-                "down",
+                "Down",
                 -2000,
                 2000,
                 0,
                 v -> f ->
                         f.withPlacement(f.placement().withPosition(f.placement().x(), v)));
         size = controls.slider(
-                "size %", 1, 1000, 0, v -> f -> f.withPlacement(f.placement().withScale(v / 100)));
+                "Size %", 1, 1000, 0, v -> f -> f.withPlacement(f.placement().withScale(v / 100)));
         turn = controls.slider(
-                "turn \u00b0",
+                "Turn \u00b0",
                 -180,
                 180,
                 1,
                 v -> f -> f.withPlacement(f.placement().withDegrees(v)));
-        mirrored = controls.box("mirrored", "mirror footage", Footage::withMirrored);
+        mirrored = controls.box("Mirrored", "mirror footage", Footage::withMirrored);
         getChildren().addAll(new HBox(4, byHand, reset), x, y, size, turn, mirrored);
     }
 

@@ -33,9 +33,9 @@ final class ProxyCard extends VBox {
                 .ifPresent(session.proxies()::moveTo));
         Button empty = Buttons.edged(Icons.REMOVE, "Empty", session.proxies()::empty);
         empty.setId("empty-proxies");
-        HBox limits = new HBox(8, Rows.quiet("at most"), limit, Rows.quiet("GB"));
+        HBox limits = new HBox(8, Rows.quiet("At most"), limit, Rows.quiet("GB"));
         limits.setAlignment(Pos.CENTER_LEFT);
-        CheckBox thumbnails = new CheckBox("small pictures on the lane");
+        CheckBox thumbnails = new CheckBox("Small pictures on the lane");
         thumbnails.setId("thumbnails");
         thumbnails.setFocusTraversable(false);
         thumbnails.selectedProperty().bindBidirectional(session.thumbnails().shownProperty());

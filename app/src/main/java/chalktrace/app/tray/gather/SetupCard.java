@@ -24,10 +24,10 @@ final class SetupCard extends GridPane {
     private final Session session;
     private final ComboBox<Boolean> keeps = new ComboBox<>();
     private final Label rateWords = Rows.hint("");
-    private final TextField rate = field(0, "rate", "frames a second");
-    private final TextField size = field(1, "size", "width x height in pixels");
-    private final TextField length = field(2, "length", "frames");
-    private final TextField firstNumber = field(3, "first number", "under which the first frame is shown");
+    private final TextField rate = field(0, "Frame rate (fps)", "setup-rate");
+    private final TextField size = field(1, "Size", "setup-size");
+    private final TextField length = field(2, "Length", "setup-length");
+    private final TextField firstNumber = field(3, "First frame number", "setup-first-number");
     private final ColorPicker paper = new ColorPicker();
 
     SetupCard(Session session) {
@@ -40,7 +40,7 @@ final class SetupCard extends GridPane {
         on(size, text -> withSize(PictureSize.parse(text)));
         on(length, text -> session.shot().setup().withLength(whole(text)));
         on(firstNumber, text -> withFirstNumber(whole(text)));
-        Label name = new Label("paper");
+        Label name = new Label("Paper colour");
         name.getStyleClass().add("quiet");
         add(name, 0, 4);
         add(paper, 1, 4);
@@ -57,7 +57,7 @@ final class SetupCard extends GridPane {
         keeps.setFocusTraversable(false);
         keeps.setMaxWidth(Double.MAX_VALUE);
         keeps.setConverter(ShownAs.words(seconds -> seconds ? "seconds" : "frames"));
-        Label word = new Label("it keeps");
+        Label word = new Label("Keep");
         word.getStyleClass().add("quiet");
         add(word, 0, 5);
         add(keeps, 1, 5);
@@ -107,16 +107,16 @@ final class SetupCard extends GridPane {
         paper.setValue(Colors.of(setup.paper()));
     }
 
-    private TextField field(int row, String name, String use) {
+    private TextField field(int row, String name, String id) {
         TextField field = new TextField();
         field.getStyleClass().add("value-field");
-        field.setAccessibleText(name + ": " + use);
-        field.setId("setup-" + name.replace(' ', '-'));
+        field.setAccessibleText(name);
+        field.setId(id);
         field.setFocusTraversable(false);
-        field.setPrefWidth(130);
+        field.setPrefWidth(104);
         Label label = new Label(name);
         label.getStyleClass().add("quiet");
-        label.setMinWidth(84);
+        label.setMinWidth(112);
         add(label, 0, row);
         add(field, 1, row);
         return field;

@@ -39,7 +39,7 @@ final class StillRows extends VBox {
         super(6);
         this.session = session;
         controls = new FootageControls(session, id);
-        standsStill = controls.box("stands still", "let footage stand still or run", this::standing);
+        standsStill = controls.box("Stands still", "let footage stand still or run", this::standing);
         picture = new NumberField("still-picture", 1, this::setPicture);
         pictureRow = new HBox(8, Rows.quiet("picture"), picture, Rows.quiet("of its pictures, from 1"));
         pictureRow.setAlignment(Pos.CENTER_LEFT);
@@ -51,7 +51,7 @@ final class StillRows extends VBox {
                 pictureRow,
                 Rows.hint("Drag over the part that is to be seen:"),
                 part,
-                Buttons.text("the whole picture", "show all of it", () -> setPart(Region.WHOLE)),
+                Buttons.text("The whole picture", "show all of it", () -> setPart(Region.WHOLE)),
                 another,
                 list);
         getChildren().addAll(standsStill, chosen);

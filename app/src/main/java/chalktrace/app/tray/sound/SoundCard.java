@@ -61,49 +61,49 @@ public final class SoundCard extends VBox {
                 .apply(ReferenceEdits.remove(id)));
         HBox titleRow = new HBox(4, name, Rows.space(), mute, remove);
         titleRow.setAlignment(Pos.CENTER_LEFT);
-        gain = new ValueSlider("gain dB", -40, 12, 1, value -> change(id, "set the gain of", c -> c.withGain(value)));
+        gain = new ValueSlider("Gain dB", -40, 12, 1, value -> change(id, "set the gain of", c -> c.withGain(value)));
         start = new ValueSlider(
-                "starts at s", -60, 600, 3, value -> session.shot().sound(id).ifPresent(clip -> session.soundMoves()
+                "Starts at s", -60, 600, 3, value -> session.shot().sound(id).ifPresent(clip -> session.soundMoves()
                         .move("move a sound", id, value - clip.startSeconds())));
         head = new ValueSlider(
-                "leave out s",
+                "Trim start s",
                 0,
                 600,
                 3,
                 value -> change(
                         id, "trim", c -> c.withTrim(new Trim(value, c.trim().tailSeconds()))));
         tail = new ValueSlider(
-                "at its end s",
+                "Trim end s",
                 0,
                 600,
                 3,
                 value -> change(id, "trim", c -> c.withTrim(new Trim(c.trim().headSeconds(), value))));
         fadeIn = new ValueSlider(
-                "fades in s",
+                "Fade in s",
                 0,
                 10,
                 3,
                 value -> change(
                         id, "fade", c -> c.withFade(new Fade(value, c.fade().outSeconds()))));
         fadeOut = new ValueSlider(
-                "fades out s",
+                "Fade out s",
                 0,
                 10,
                 3,
                 value -> change(id, "fade", c -> c.withFade(new Fade(c.fade().inSeconds(), value))));
-        solo = new CheckBox("heard alone");
+        solo = new CheckBox("Solo");
         solo.setTooltip(new Tooltip("with others of which that is said"));
         solo.setFocusTraversable(false);
-        solo.setOnAction(event -> change(id, "hear alone", c -> c.withSolo(solo.isSelected())));
+        solo.setOnAction(event -> change(id, "solo", c -> c.withSolo(solo.isSelected())));
         FlowPane moves = new FlowPane(
                 4,
                 4,
                 Rows.quiet("by a frame"),
-                Buttons.words("sooner", "a frame", () -> nudge(id, -frame())),
-                Buttons.words("later", "a frame", () -> nudge(id, frame())),
+                Buttons.words("Sooner", "a frame", () -> nudge(id, -frame())),
+                Buttons.words("Later", "a frame", () -> nudge(id, frame())),
                 Rows.quiet("by a sample"),
-                Buttons.words("sooner", "a forty-eight-thousandth of a second", () -> nudge(id, -SAMPLE)),
-                Buttons.words("later", "a forty-eight-thousandth of a second", () -> nudge(id, SAMPLE)));
+                Buttons.words("Sooner", "a forty-eight-thousandth of a second", () -> nudge(id, -SAMPLE)),
+                Buttons.words("Later", "a forty-eight-thousandth of a second", () -> nudge(id, SAMPLE)));
         NumberField lead = new NumberField("hit-lead", 0, () -> {});
         lead.setPrefWidth(40);
         lead.setMinWidth(40);
@@ -113,13 +113,13 @@ public final class SoundCard extends VBox {
                 4,
                 4,
                 Buttons.words(
-                        "its hit on the gate",
+                        "Align hit to gate",
                         "moved so that its strongest start falls on this frame",
                         () -> session.cueing().placeOnGate(id, lead.value())),
                 early);
-        Button split = Buttons.words("split at the gate", "two sounds that can go their own ways", () -> split(id));
+        Button split = Buttons.words("Split at the gate", "two sounds that can go their own ways", () -> split(id));
         detach = Buttons.edged(
-                Icons.DETACH, "Let it go its own way", () -> session.document().apply(ReferenceEdits.detach(id)));
+                Icons.DETACH, "Detach from footage", () -> session.document().apply(ReferenceEdits.detach(id)));
         detach.setId("detach-sound");
         getChildren()
                 .addAll(

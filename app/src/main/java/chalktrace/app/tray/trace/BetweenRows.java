@@ -62,29 +62,32 @@ final class BetweenRows extends VBox {
         every.setPrefWidth(48);
         every.setMinWidth(48);
         share = new ValueSlider(
-                "draft at %", 0, 100, 0, v -> session.inBetweening().showDraft(v / 100));
+                "Draft at %", 0, 100, 0, v -> session.inBetweening().showDraft(v / 100));
         share.show(50);
-        Node make = Buttons.words("make them", "drawings on these frames, to be corrected", () -> session.inBetweening()
-                .makeInBetweens(spacing.getValue(), (int) every.value()));
+        Node make = Buttons.words(
+                "Create in-betweens", "drawings on these frames, to be corrected", () -> session.inBetweening()
+                        .makeInBetweens(spacing.getValue(), (int) every.value()));
         make.setId("between-make");
-        Node show = Buttons.words("show", "a draft at this share of the way, to draw over", () -> session.inBetweening()
-                .showDraft(share.value() / 100));
+        Node show = Buttons.words(
+                "Show", "a draft at this share between the keys, to draw over", () -> session.inBetweening()
+                        .showDraft(share.value() / 100));
         show.setId("between-show");
         Node accept =
-                Buttons.words("accept", "the draft becomes strokes at the gate", session.inBetweening()::acceptDraft);
+                Buttons.words("Accept", "the draft becomes strokes at the gate", session.inBetweening()::acceptDraft);
         accept.setId("between-accept");
         ComboBox<InBetweening.Way> way = new ComboBox<>();
         way.getItems().setAll(InBetweening.Way.values());
         way.setId("between-way");
         way.setFocusTraversable(false);
         way.setConverter(ShownAs.words(Map.of(
-                InBetweening.Way.OWN, "as the two suggest",
-                InBetweening.Way.NEIGHBOURS, "on the arc of the neighbours",
+                InBetweening.Way.OWN, "automatic",
+                InBetweening.Way.NEIGHBOURS, "arc of the neighbours",
                 InBetweening.Way.DRAWN, "along the line that was taken")::get));
         way.valueProperty().bindBidirectional(session.inBetweening().wayProperty());
         ticks.setId("between-ticks");
         ticks.getStyleClass().add("part-field");
-        ticks.setTooltip(new Tooltip("Shares of the way, such as 1/4 1/2 80%. The ticks above can be dragged, too."));
+        ticks.setTooltip(
+                new Tooltip("Shares between the keys, such as 1/4 1/2 80%. The ticks above can be dragged, too."));
         ticks.setOnAction(event -> typeTicks());
         chart.setId("between-chart");
         chart.setCursor(Cursor.H_RESIZE);
@@ -99,10 +102,10 @@ final class BetweenRows extends VBox {
                 Smear.Features.STRETCHED, "Smear: selection stretched",
                 Smear.Features.DOUBLED, "Smear: selection early and late",
                 Smear.Features.MERGED, "Smear: selection as one mass")::get));
-        HBox chartRow = new HBox(6, spacing, Rows.quiet("on every"), every);
+        HBox chartRow = new HBox(6, spacing, Rows.quiet("On every"), every);
         chartRow.setAlignment(Pos.CENTER_LEFT);
         HBox buttons = new HBox(
-                6, show, Buttons.words("hide", "take the draft away", session.inBetweening()::hideDraft), accept);
+                6, show, Buttons.words("Hide", "take the draft away", session.inBetweening()::hideDraft), accept);
         getChildren()
                 .addAll(
                         keys,
@@ -111,11 +114,11 @@ final class BetweenRows extends VBox {
                         ticks,
                         way,
                         Buttons.words(
-                                "way and chart from the footage",
+                                "Arc and chart from footage",
                                 "what lies under the first drawing is followed to the second",
                                 () -> session.inBetweening().takeFromFootage((int) every.value())),
                         Buttons.words(
-                                "take the picked line as the way",
+                                "Use selected line as arc",
                                 "in-betweens go along it",
                                 () -> pairWords.setText(session.inBetweening().takeDrawnWay())),
                         make,
@@ -123,12 +126,12 @@ final class BetweenRows extends VBox {
                         buttons,
                         Buttons.words(
                                 "Smear",
-                                "stretched along the way, as much of it as the draft's percent say",
+                                "stretched along the arc, as far as the draft's percentage",
                                 () -> session.inBetweening().showSmear(share.value() / 100, features.getValue())),
                         features,
                         Buttons.words(
-                                "pair by hand",
-                                "the picked stroke, then its partner on the other drawing",
+                                "Pair by hand",
+                                "the selected stroke, then its partner on the other drawing",
                                 () -> pairWords.setText(session.inBetweening().touchForPair())),
                         pairWords,
                         Rows.hint(

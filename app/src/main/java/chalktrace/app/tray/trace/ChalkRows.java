@@ -82,19 +82,19 @@ final class ChalkRows extends VBox {
         tip.setOnAction(event ->
                 unlessShowing(() -> change(chalk().withLine(chalk().line().withTip(tip.getValue())))));
         role.setOnAction(event -> unlessShowing(() -> change(chalk().withRole(role.getValue()))));
-        width = slider("width px", 1, 40, 1, (chalk, v) -> chalk.withWidth(v));
+        width = slider("Width px", 1, 40, 1, (chalk, v) -> chalk.withWidth(v));
         thinnest = slider(
-                "thinnest %",
+                "Minimum width %",
                 0, 100, 0, (chalk, v) -> chalk.withLine(chalk.line().withThinnest(v / 100)));
         taper = slider(
-                "taper px",
+                "Taper px",
                 0,
                 MOST_TAPER,
                 0,
                 (chalk, v) -> chalk.withLine(chalk.line().withTaper(v)));
-        strength = slider("opacity", 5, 100, 0, (chalk, v) -> chalk.withOpacity(v / 100));
+        strength = slider("Opacity", 5, 100, 0, (chalk, v) -> chalk.withOpacity(v / 100));
         faintest = slider(
-                "faintest %",
+                "Faintest %",
                 0, 100, 0, (chalk, v) -> chalk.withLine(chalk.line().withFaintest(v / 100)));
         answer = new PressureGraph(
                 curve -> session.document()
@@ -103,7 +103,8 @@ final class ChalkRows extends VBox {
                 curve -> change(chalk().withLine(chalk().line().withAnswer(curve))));
         HBox kinds = new HBox(6, tip, role);
         ValueSlider steady = new ValueSlider(
-                "steady %", 0, 100, 0, v -> session.view().steadinessProperty().set(v / 100));
+                "Smoothing %",
+                0, 100, 0, v -> session.view().steadinessProperty().set(v / 100));
         steady.show(session.view().steadinessProperty().get() * 100);
         giveAll.setFocusTraversable(false);
         giveAll.setId("give-all");
@@ -112,7 +113,7 @@ final class ChalkRows extends VBox {
         // A menu button without an entry does not open.
         giveAll.getItems().add(new MenuItem(""));
         ValueSlider reach =
-                new ValueSlider("snaps px", 1, 40, 0, session.snapping().reachProperty()::set);
+                new ValueSlider("Snaps px", 1, 40, 0, session.snapping().reachProperty()::set);
         reach.show(session.snapping().reachProperty().get());
         reach.visibleProperty().bind(session.snapping().onProperty());
         reach.managedProperty().bind(session.snapping().onProperty());
@@ -125,8 +126,8 @@ final class ChalkRows extends VBox {
                         kinds,
                         steady,
                         reach,
-                        new Fold("how it answers to pressure", false, thinnest, faintest, taper, answer),
-                        new Fold("give its strokes to another", false, scope, giveAll));
+                        new Fold("Pressure response", false, thinnest, faintest, taper, answer),
+                        new Fold("Replace chalk", false, scope, giveAll));
     }
 
     void show() {

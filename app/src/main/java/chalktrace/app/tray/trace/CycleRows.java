@@ -28,14 +28,14 @@ final class CycleRows extends VBox {
         super(6);
         this.session = session;
         parts.setId("cycle-parts");
-        parts.setPromptText("left leg = right leg, ...");
+        parts.setPromptText("Left leg = right leg, ...");
         parts.setFocusTraversable(false);
         parts.getStyleClass().add("part-field");
-        Node mark = Buttons.words("mark the span as a cycle", "of the current level", () -> session.timing()
+        Node mark = Buttons.words("Mark the span as a cycle", "of the current level", () -> session.timing()
                 .apply(span -> CycleEdits.mark(level(), span.frames())));
         mark.setId("cycle-mark");
         Node half = Buttons.words(
-                "second half after the span",
+                "Second half after the span",
                 "its drawings once more, as their own, with these parts in each other's place",
                 () -> session.timing().apply(span -> CycleEdits.secondHalf(level(), span.frames(), exchanged())));
         half.setId("cycle-half");
@@ -43,10 +43,10 @@ final class CycleRows extends VBox {
                 .addAll(
                         mark,
                         cycles,
-                        Rows.quiet("parts that change places"),
+                        Rows.quiet("Parts that change places"),
                         parts,
                         half,
-                        Rows.hint("Parts are named where strokes are picked. What is named left and right is found."));
+                        Rows.hint("Name parts in Selection. Parts named left and right are exchanged."));
         Refresh.on(
                 this,
                 this::show,
@@ -64,8 +64,9 @@ final class CycleRows extends VBox {
                         new Label(setup.number(cycle.frames().start()) + " to "
                                 + setup.number(cycle.frames().last())),
                         Rows.space(),
-                        Buttons.words("run on", "shown again and again to the end, tied", () -> session.document()
-                                .apply(CycleEdits.runOn(cycle))),
+                        Buttons.words(
+                                "Run on", "repeat to the end of the shot as linked copies", () -> session.document()
+                                        .apply(CycleEdits.runOn(cycle))),
                         Buttons.icon(Icons.REMOVE, "take the mark away; what shows stays", () -> session.document()
                                 .apply(CycleEdits.unmark(cycle))));
                 cycles.getChildren().add(row);

@@ -20,7 +20,7 @@ final class ElasticRows extends VBox {
     private final Session session;
     private final NumberField direction = new NumberField("squash-direction", 0, () -> {});
     private final NumberField factor = new NumberField("squash-percent", 130, () -> {});
-    private final CheckBox area = new CheckBox("keeps its area");
+    private final CheckBox area = new CheckBox("Keeps its area");
     private final ComboBox<SquashAndStretch.Stays> stays = new ComboBox<>();
     private final NumberField delay = new NumberField("follow-delay", 2, () -> {});
     private final NumberField overshoot = new NumberField("follow-overshoot", 40, () -> {});
@@ -41,20 +41,20 @@ final class ElasticRows extends VBox {
         }
         getChildren()
                 .addAll(
-                        row(Rows.quiet("along"), direction, Rows.quiet("\u00b0 to %"), factor),
+                        row(Rows.quiet("Along"), direction, Rows.quiet("\u00b0 to %"), factor),
                         area,
-                        row(Rows.quiet("stays:"), stays),
-                        Buttons.words("squash or stretch", "what is picked, along that direction", this::squash),
-                        row(Rows.quiet("late by"), delay, Rows.quiet("frames")),
-                        row(Rows.quiet("overshoots %"), overshoot),
+                        row(Rows.quiet("Stays:"), stays),
+                        Buttons.words("Squash or stretch", "the selection, along that direction", this::squash),
+                        row(Rows.quiet("Late by"), delay, Rows.quiet("frames")),
+                        row(Rows.quiet("Overshoots %"), overshoot),
                         row(
                                 Buttons.words(
-                                        "follow through",
-                                        "the picked part follows the rest of its level, on frames from the gate on",
+                                        "Follow through",
+                                        "the selected part follows the rest of its level, from the gate on",
                                         () -> session.picking()
                                                 .followThrough(
                                                         (int) frames.value(), delay.value(), overshoot.value() / 100)),
-                                Rows.quiet("on"),
+                                Rows.quiet("On"),
                                 frames));
     }
 

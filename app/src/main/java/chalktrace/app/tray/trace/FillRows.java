@@ -32,7 +32,7 @@ final class FillRows extends VBox {
         bounds.setTooltip(new Tooltip("For art that is drawn in filled outlines, such as imported drawings."));
         bounds.selectedProperty().bindBidirectional(painting.paintBoundsProperty());
         var silhouette =
-                Buttons.words("paint the silhouette", "all that lies within the outermost lines", painting::silhouette);
+                Buttons.words("Paint the silhouette", "all that lies within the outermost lines", painting::silhouette);
         silhouette.setId("silhouette");
         getChildren()
                 .addAll(

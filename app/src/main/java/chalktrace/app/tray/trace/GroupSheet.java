@@ -28,7 +28,7 @@ final class GroupSheet extends VBox {
     private final TextField name = new TextField();
     private final Button eye;
     private final Button lock;
-    private final CheckBox retimed = new CheckBox("holds change together");
+    private final CheckBox retimed = new CheckBox("Holds change together");
     private final ValueSlider opacity;
     private final NumberField right = new NumberField("group-right", 0, () -> {});
     private final NumberField down = new NumberField("group-down", 0, () -> {});
@@ -63,7 +63,7 @@ final class GroupSheet extends VBox {
                 eye,
                 lock);
         head.setAlignment(Pos.CENTER_LEFT);
-        opacity = new ValueSlider("opacity", 0, 100, 0, value -> {
+        opacity = new ValueSlider("Opacity", 0, 100, 0, value -> {
                     session.document().preview(null);
                     change("fade a group", g -> g.withOpacity(value / 100));
                 })
@@ -74,8 +74,8 @@ final class GroupSheet extends VBox {
         retimed.setOnAction(event -> change("retime a group together", g -> g.withRetimed(retimed.isSelected())));
         HBox move = new HBox(
                 6,
-                Buttons.words("move", "all that its levels show, by these pixels", this::move),
-                Rows.quiet("right"),
+                Buttons.words("Move", "all that its levels show, by these pixels", this::move),
+                Rows.quiet("Right"),
                 right,
                 Rows.quiet("down"),
                 down);
@@ -84,7 +84,7 @@ final class GroupSheet extends VBox {
         right.setMinWidth(48);
         down.setPrefWidth(48);
         down.setMinWidth(48);
-        getChildren().addAll(head, new Fold("this group", false, opacity, retimed, move));
+        getChildren().addAll(head, new Fold("This group", false, opacity, retimed, move));
     }
 
     void show(LevelGroup group) {

@@ -23,7 +23,7 @@ final class GuideRows extends VBox {
     GuideRows(Session session) {
         super(6);
         this.session = session;
-        CheckBox shown = new CheckBox("show guides");
+        CheckBox shown = new CheckBox("Show guides");
         shown.setId("guides-shown");
         shown.setFocusTraversable(false);
         shown.selectedProperty().bindBidirectional(session.view().guidesShownProperty());
@@ -31,7 +31,7 @@ final class GuideRows extends VBox {
                 .addAll(
                         Rows.section("Guides"),
                         Rows.hint("Drag their points, or a line itself. They show on all frames and are never"
-                                + " handed on."),
+                                + " exported."),
                         list,
                         shown);
         Refresh.on(

@@ -67,7 +67,7 @@ final class LevelSheet extends VBox {
         session.view().aloneProperty().addListener((property, before, now) -> alone.setSelected(id.equals(now)));
         HBox head = new HBox(2, name, alone, eye, lock);
         head.setAlignment(Pos.CENTER_LEFT);
-        opacity = new ValueSlider("opacity", 0, 100, 0, value -> {
+        opacity = new ValueSlider("Opacity", 0, 100, 0, value -> {
                     session.document().preview(null);
                     change("fade a level", l -> l.withOpacity(value / 100));
                 })

@@ -30,11 +30,11 @@ final class LevelStyleRows extends VBox {
 
     private final Session session;
     private final ComboBox<LevelStyle.Role> role = new ComboBox<>();
-    private final CheckBox tinted = new CheckBox("in one colour");
+    private final CheckBox tinted = new CheckBox("In one colour");
     private final ColorPicker tint = new ColorPicker(Color.web("#2A7DA7"));
-    private final CheckBox multiply = new CheckBox("darkens what is under it");
-    private final CheckBox clipped = new CheckBox("only within the level under it");
-    private final CheckBox held = new CheckBox("one drawing over the whole shot");
+    private final CheckBox multiply = new CheckBox("Multiply");
+    private final CheckBox clipped = new CheckBox("Inside level below");
+    private final CheckBox held = new CheckBox("One drawing over the whole shot");
     private final MenuButton group = new MenuButton();
     private boolean showing;
 
@@ -62,11 +62,11 @@ final class LevelStyleRows extends VBox {
             control.setFocusTraversable(false);
         }
         tint.setPrefWidth(64);
-        HBox kinds = new HBox(8, Rows.quiet("for"), role);
+        HBox kinds = new HBox(8, Rows.quiet("For"), role);
         kinds.setAlignment(Pos.CENTER_LEFT);
         HBox tints = new HBox(8, tinted, tint);
         tints.setAlignment(Pos.CENTER_LEFT);
-        HBox groups = new HBox(8, Rows.quiet("in group"), group);
+        HBox groups = new HBox(8, Rows.quiet("In group"), group);
         groups.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(kinds, groups, tints, multiply, clipped, held);
     }

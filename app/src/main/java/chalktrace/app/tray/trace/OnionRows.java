@@ -41,7 +41,7 @@ final class OnionRows extends VBox {
     private final ValueSlider mix;
     private final ColorPicker earlier = new ColorPicker();
     private final ColorPicker later = new ColorPicker();
-    private final CheckBox outlines = new CheckBox("thin lines only");
+    private final CheckBox outlines = new CheckBox("Thin lines only");
     private final Label kept = Rows.hint("");
     private final NumberField layX = new NumberField("lay-right", 0, this::lay);
     private final NumberField layY = new NumberField("lay-down", 0, this::lay);
@@ -54,17 +54,17 @@ final class OnionRows extends VBox {
         CheckBox on = new CheckBox();
         on.textProperty().bind(session.keys().words("Onion skin (%s)", Action.ONION_SKIN));
         on.selectedProperty().bindBidirectional(session.view().onionSkinProperty());
-        CheckBox all = new CheckBox("on all levels");
+        CheckBox all = new CheckBox("On all levels");
         all.selectedProperty().bindBidirectional(session.view().onionAllLevelsProperty());
         step.getItems().setAll(OnionSkin.Step.values());
         step.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
         step.setOnAction(event -> change(skin -> skin.withStep(step.getValue())));
         step.setId("onion-step");
-        strength = new ValueSlider("strength", 5, 100, 0, v -> fade(v / 100, -1, -1))
+        strength = new ValueSlider("Strength", 5, 100, 0, v -> fade(v / 100, -1, -1))
                 .previewing(v -> fade(v / 100, -1, -1));
-        falloff = new ValueSlider("the next", 5, 100, 0, v -> fade(-1, v / 100, -1))
+        falloff = new ValueSlider("The next", 5, 100, 0, v -> fade(-1, v / 100, -1))
                 .previewing(v -> fade(-1, v / 100, -1));
-        mix = new ValueSlider("earlier-later", 0, 100, 0, v -> fade(-1, -1, v / 100))
+        mix = new ValueSlider("Earlier-later", 0, 100, 0, v -> fade(-1, -1, v / 100))
                 .previewing(v -> fade(-1, -1, v / 100));
         for (ColorPicker picker : List.of(earlier, later)) {
             picker.setPrefWidth(56);
@@ -86,11 +86,11 @@ final class OnionRows extends VBox {
         getChildren()
                 .addAll(
                         on,
-                        row(Rows.quiet("before"), before, Rows.quiet("after"), after),
-                        row(Rows.quiet("counting"), step),
+                        row(Rows.quiet("Before"), before, Rows.quiet("after"), after),
+                        row(Rows.quiet("Counting"), step),
                         strength,
                         new Fold(
-                                "how neighbours look",
+                                "Appearance",
                                 false,
                                 Rows.hint(
                                         "Earlier ones are solid, later ones broken lines. Their colours are made darker"
@@ -98,25 +98,29 @@ final class OnionRows extends VBox {
                                 all,
                                 falloff,
                                 mix,
-                                row(Rows.quiet("earlier"), earlier, Rows.quiet("later"), later),
+                                row(Rows.quiet("Earlier"), earlier, Rows.quiet("later"), later),
                                 outlines,
                                 row(
                                         Buttons.words(
-                                                "keep this frame", "it shines through wherever you are", this::keep),
+                                                "Keep this frame", "it shines through wherever you are", this::keep),
                                         Buttons.words(
-                                                "keep none",
-                                                "let go of kept frames",
+                                                "Clear kept frames",
+                                                "clear kept frames",
                                                 () -> change(skin -> skin.withKept(Set.of())))),
                                 kept),
                         new Fold(
-                                "lay a neighbour over",
+                                "Shift and trace",
                                 false,
-                                Rows.hint(
-                                        "Moves and turns the nearest neighbour for looking only, so that far poses lie"
-                                                + " over each other. Nothing of it is changed."),
-                                row(layWhich, Buttons.words("by middles", "middle upon middle", this::layByMiddles)),
-                                row(Rows.quiet("right"), layX, Rows.quiet("down"), layY),
-                                row(Rows.quiet("turn"), layTurn, Buttons.words("as it is", "not laid over", () -> {
+                                Rows.hint("Moves and turns the nearest drawing for viewing only, so that far poses lie"
+                                        + " over each other. Nothing of it is changed."),
+                                row(
+                                        layWhich,
+                                        Buttons.words(
+                                                "Align centres",
+                                                "align the centres of both drawings",
+                                                this::layByMiddles)),
+                                row(Rows.quiet("Right"), layX, Rows.quiet("down"), layY),
+                                row(Rows.quiet("Turn"), layTurn, Buttons.words("Reset", "remove the shift", () -> {
                                     change(skin -> skin.withLaid(Placement.AS_IS, Placement.AS_IS));
                                 }))));
         Refresh.on(

@@ -23,7 +23,7 @@ final class PartRows extends VBox {
         this.session = session;
         name.setId("part-name");
         name.getStyleClass().add("part-field");
-        name.setPromptText("name of the part");
+        name.setPromptText("Name of the part");
         name.setFocusTraversable(false);
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setOnAction(event -> {
@@ -31,7 +31,7 @@ final class PartRows extends VBox {
             getParent().requestFocus();
         });
         others.setId("pick-part");
-        others.setTooltip(new Tooltip("pick a named part of this level"));
+        others.setTooltip(new Tooltip("select a named part of this level"));
         others.setMinWidth(USE_PREF_SIZE);
         others.getStyleClass().add("small-menu");
         others.setFocusTraversable(false);
@@ -58,7 +58,7 @@ final class PartRows extends VBox {
             others.getItems().add(item);
         }
         if (others.getItems().isEmpty()) {
-            MenuItem none = new MenuItem("no part of this level is named");
+            MenuItem none = new MenuItem("No part of this level is named");
             none.setDisable(true);
             others.getItems().add(none);
         }

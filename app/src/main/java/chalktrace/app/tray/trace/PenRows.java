@@ -20,7 +20,7 @@ final class PenRows extends VBox {
         Label status = Rows.hint("");
         status.setId("pen-status");
         status.textProperty().bind(session.pen().statusProperty());
-        CheckBox shape = new CheckBox("a circle stays a circle");
+        CheckBox shape = new CheckBox("A circle stays a circle");
         shape.setTooltip(new Tooltip("Uses as much of the tablet as has the screen's shape; else all of it."));
         shape.setFocusTraversable(false);
         shape.selectedProperty().bindBidirectional(session.pen().keepsShapeProperty());

@@ -46,33 +46,33 @@ final class PickRows extends VBox {
                 4,
                 Buttons.icon(Icons.MIRROR, "turn over, left to right", () -> picking.mirror(true)),
                 Buttons.icon(Icons.TURN_OVER, "turn over, top to bottom", () -> picking.mirror(false)),
-                Buttons.words("to the front", "in front of the drawing's other strokes", () -> picking.reorder(true)),
-                Buttons.words("behind", "behind the drawing's other strokes", () -> picking.reorder(false)),
-                Buttons.words("chalk in hand", "draw it with the chalk in hand", picking::rechalk),
-                Buttons.words("duplicate", "duplicate in its place (Ctrl+D)", picking::duplicate));
-        Node apply = Buttons.words("apply", "move, scale and turn by these", this::apply);
+                Buttons.words("To the front", "in front of the drawing's other strokes", () -> picking.reorder(true)),
+                Buttons.words("Behind", "behind the drawing's other strokes", () -> picking.reorder(false)),
+                Buttons.words("Use current chalk", "redraw the selection with the current chalk", picking::rechalk),
+                Buttons.words("Duplicate", "duplicate in its place (Ctrl+D)", picking::duplicate));
+        Node apply = Buttons.words("Apply", "move, scale and turn by these", this::apply);
         apply.setId("pick-apply");
         Node each = Buttons.words(
-                "each part", "scale each part about its own middle", () -> picking.scaleEach(percent.value()));
+                "Each part", "scale each part about its own centre", () -> picking.scaleEach(percent.value()));
         getChildren()
                 .addAll(
-                        Rows.section("What is picked"),
+                        Rows.section("Selection"),
                         count,
-                        row(Rows.quiet("right"), right, Rows.quiet("down"), down),
-                        row(Rows.quiet("size %"), percent, Rows.quiet("turn"), degrees),
+                        row(Rows.quiet("Right"), right, Rows.quiet("down"), down),
+                        row(Rows.quiet("Size %"), percent, Rows.quiet("Turn"), degrees),
                         row(apply, each),
                         buttons,
                         handling(),
                         parts,
-                        new Fold("on many frames", false, new SpanRows(session)),
-                        new Fold("squash, stretch, follow", false, new ElasticRows(session)),
+                        new Fold("On many frames", false, new SpanRows(session)),
+                        new Fold("Squash, stretch, follow", false, new ElasticRows(session)),
                         row(
                                 Buttons.words(
-                                        "paste on",
-                                        "what was copied, on these frames, tied",
+                                        "Paste on",
+                                        "paste on these frames as linked copies",
                                         () -> picking.pasteOnSpan((int) span.value())),
                                 span,
-                                Rows.quiet("frames, tied")));
+                                Rows.quiet("frames, linked")));
         Refresh.on(
                 this,
                 this::show,

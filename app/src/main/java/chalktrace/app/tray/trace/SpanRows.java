@@ -35,7 +35,7 @@ final class SpanRows extends VBox {
     private final NumberField degrees = new NumberField("span-degrees", 0, () -> {});
     private final NumberField opacity = new NumberField("span-opacity", 100, () -> {});
     private final ComboBox<Ease> ease = new ComboBox<>();
-    private final CheckBox showings = new CheckBox("place the showings only");
+    private final CheckBox showings = new CheckBox("Place the showings only");
     private final TreeMap<Integer, SpanMove.Key> keys = new TreeMap<>();
     private final Label keyWords = Rows.hint("");
 
@@ -54,25 +54,25 @@ final class SpanRows extends VBox {
         showings.setId("span-showings");
         showings.setFocusTraversable(false);
         showings.setTooltip(
-                new Tooltip("One drawing tied to many frames stays one drawing, and is placed on each by itself."));
-        Node key = Buttons.words("key here", "these numbers on the frame at the gate", this::keyHere);
+                new Tooltip("One drawing linked to many frames stays one drawing and is placed on each by itself."));
+        Node key = Buttons.words("Key here", "these numbers on the frame at the gate", this::keyHere);
         key.setId("span-key");
-        Node apply = Buttons.words("apply", "to the frames from the gate on", this::apply);
+        Node apply = Buttons.words("Apply", "to the frames from the gate on", this::apply);
         apply.setId("span-apply");
-        Node none = Buttons.words("no keys", "forget the keys: the same on each frame", () -> {
+        Node none = Buttons.words("No keys", "forget the keys: the same on each frame", () -> {
             keys.clear();
             showKeys();
         });
         getChildren()
                 .addAll(
-                        row(Rows.quiet("right"), right, Rows.quiet("down"), down),
-                        row(Rows.quiet("size %"), percent, Rows.quiet("turn"), degrees),
-                        row(Rows.quiet("opacity %"), opacity),
+                        row(Rows.quiet("Right"), right, Rows.quiet("down"), down),
+                        row(Rows.quiet("Size %"), percent, Rows.quiet("Turn"), degrees),
+                        row(Rows.quiet("Opacity %"), opacity),
                         row(key, none),
-                        row(Rows.quiet("between keys"), ease),
+                        row(Rows.quiet("Between keys"), ease),
                         keyWords,
                         showings,
-                        row(apply, Rows.quiet("on"), frames, Rows.quiet("frames")));
+                        row(apply, Rows.quiet("On"), frames, Rows.quiet("frames")));
         for (NumberField field : new NumberField[] {right, down, percent, degrees, opacity, frames}) {
             field.setPrefWidth(60);
             field.setMinWidth(60);

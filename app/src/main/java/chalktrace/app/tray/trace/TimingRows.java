@@ -16,6 +16,7 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.ShotSetup;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -51,9 +52,9 @@ final class TimingRows extends VBox {
         Timing timing = session.timing();
         count.setPrefWidth(48);
         count.setMinWidth(48);
-        CheckBox sound = new CheckBox("words, cues, sounds");
+        CheckBox sound = new CheckBox("Words, cues, sounds");
         sound.selectedProperty().bindBidirectional(timing.soundAlongProperty());
-        CheckBox footage = new CheckBox("references");
+        CheckBox footage = new CheckBox("References");
         footage.selectedProperty().bindBidirectional(timing.footageAlongProperty());
         only.getItems().setAll(View.Only.values());
         only.setValue(View.Only.ALL);
@@ -61,12 +62,12 @@ final class TimingRows extends VBox {
         only.setFocusTraversable(false);
         only.setConverter(ShownAs.names());
         only.valueProperty().bindBidirectional(session.view().onlyProperty());
-        CheckBox runs = new CheckBox("footage runs on meanwhile");
+        CheckBox runs = new CheckBox("Footage runs on meanwhile");
         runs.selectedProperty().bindBidirectional(session.view().footageRunsProperty());
         runs.setFocusTraversable(false);
         written(note, "frame-note", "note for this frame", MarkEdits::note);
         written(camera, "camera-note", "what the camera does at this frame", MarkEdits::camera);
-        CheckBox follow = new CheckBox("stretch references along");
+        CheckBox follow = new CheckBox("Stretch references along");
         follow.setId("references-follow");
         follow.setFocusTraversable(false);
         follow.selectedProperty().bindBidirectional(timing.referencesFollowProperty());
@@ -74,12 +75,12 @@ final class TimingRows extends VBox {
         footage.setFocusTraversable(false);
         getChildren()
                 .addAll(
-                        row(Rows.quiet("see only"), only),
+                        row(Rows.quiet("Show"), only),
                         runs,
                         note,
                         camera,
                         row(Buttons.words(
-                                "mark on this level",
+                                "Mark on this level",
                                 "key, breakdown, in-between, none, for the current level",
                                 () -> session.document()
                                         .apply(MarkEdits.turn(
@@ -90,104 +91,104 @@ final class TimingRows extends VBox {
                         row(Rows.quiet("n"), count, Rows.quiet("frames or times")),
                         flow(
                                 words(
-                                        "reverse",
-                                        "the other way round",
+                                        "Reverse",
+                                        "reverse the order of the span",
                                         s -> TimingEdits.reverse(s.levels(), s.frames())),
                                 words(
-                                        "to and fro",
+                                        "To and fro",
                                         "there and back",
                                         s -> TimingEdits.toAndFro(s.levels(), s.frames())),
                                 named(
                                         "repeat",
                                         Buttons.words(
-                                                "repeat n times",
-                                                "once after the other, tied",
+                                                "Repeat n times",
+                                                "repeat the span as linked copies",
                                                 () -> timing.repeat(n()))),
                                 words(
-                                        "n each",
+                                        "Hold n each",
                                         "hold each drawing for n frames",
                                         s -> TimingEdits.each(s.levels(), s.frames(), n())),
                                 words(
-                                        "on every n",
+                                        "Keep every n",
                                         "keep what shows on every n-th frame, held",
                                         s -> TimingEdits.onEvery(s.levels(), s.frames(), n())),
                                 words(
-                                        "stretch to n",
+                                        "Stretch span to n",
                                         "make the span n frames long",
                                         s -> TimingEdits.stretch(s.levels(), s.frames(), n())),
                                 words(
-                                        "later by n",
+                                        "Later by n",
                                         "shift; with a negative number earlier",
                                         s -> TimingEdits.shift(s.levels(), s.frames(), n())),
                                 words(
-                                        "blanks",
+                                        "Blanks on every n",
                                         "on every n-th free frame",
                                         s -> TimingEdits.blanks(s.levels(), s.frames(), n())),
                                 words(
-                                        "new drawings",
+                                        "New drawings on every n",
                                         "on every n-th free frame",
                                         s -> TimingEdits.drawings(s.levels(), s.frames(), n())),
                                 words(
-                                        "copy here, tied",
-                                        "shows the span again at the gate",
+                                        "Linked copy",
+                                        "link the span again at the gate",
                                         s -> TimingEdits.copyTied(
                                                 s.levels(),
                                                 s.frames(),
                                                 session.transport().frame())),
                                 words(
-                                        "copy here, own",
-                                        "the same, with drawings of its own",
+                                        "Own copy",
+                                        "copy the span to the gate with its own drawings",
                                         s -> TimingEdits.copyOwn(
                                                 s.levels(),
                                                 s.frames(),
                                                 session.transport().frame())),
                                 words(
-                                        "cut the tie",
-                                        "give the showing at the gate a drawing of its own",
+                                        "Unlink",
+                                        "give the exposure at the gate its own drawing",
                                         s -> TimingEdits.cutTie(
                                                 String.valueOf(
                                                         session.selection().level()),
                                                 session.transport().frame())),
                                 words(
-                                        "take out",
+                                        "Remove span",
                                         "remove these frames on these levels; what follows moves",
                                         s -> TimingEdits.removeFrames(s.levels(), s.frames())),
                                 words(
-                                        "put n in",
-                                        "n frames before the span on these levels",
+                                        "Insert n frames",
+                                        "before the span on these levels",
                                         s -> TimingEdits.insertFrames(
                                                 s.levels(), s.frames().start(), n())),
                                 named(
                                         "swap",
                                         Buttons.words(
-                                                "swap with the next level",
+                                                "Swap with the next level",
                                                 "what the current level and the one behind it show, drawings and all",
                                                 this::swap)),
                                 words(
-                                        "unused away",
-                                        "remove drawings that show nowhere",
+                                        "Delete unused drawings",
+                                        "delete drawings that no frame shows",
                                         s -> TimingEdits.removeUnused(s.levels()))),
-                        Rows.quiet("the whole shot, with"),
+                        Rows.quiet("The whole shot, with"),
                         sound,
                         footage,
                         flow(
                                 Buttons.words(
-                                        "put n frames in",
+                                        "Insert n frames (shot)",
                                         "before the span, on all levels",
                                         () -> timing.insertInShot(n())),
-                                Buttons.words("take the span out", "on all levels", timing::removeFromShot)),
-                        Rows.quiet("marks on every n frames"),
+                                Buttons.words("Remove span (shot)", "on all levels", timing::removeFromShot)),
+                        Rows.quiet("Marks on every n frames"),
                         proposal,
                         follow,
                         flow(
                                 named(
                                         "onto-twos",
                                         Buttons.words(
-                                                "move marks",
+                                                "Move marks",
                                                 "with the drawings between them",
                                                 () -> timing.moveOnto(n()))),
                                 Buttons.words(
-                                        "make what is missing",
+                                        "Create missing",
                                         "empty drawings on every n-th free frame",
                                         () -> timing.makeMissing(n()))));
         Refresh.on(
@@ -252,7 +253,7 @@ final class TimingRows extends VBox {
         findings.getChildren().clear();
         List<ExposureChecks.Finding> all = session.timing().findingsProperty().get();
         if (!all.isEmpty()) {
-            findings.getChildren().add(Rows.quiet("probably not meant"));
+            findings.getChildren().add(Rows.quiet("Possible mistakes"));
         }
         all.stream().limit(MOST_FINDINGS).forEach(finding -> {
             Label words = new Label(session.timing().words(finding));
@@ -273,8 +274,9 @@ final class TimingRows extends VBox {
     }
 
     private Node words(String text, String use, Function<Timing.Span, Edit> edit) {
-        return named(text.replace(' ', '-').replace(",", ""), Buttons.words(text, use, () -> session.timing()
-                .apply(edit)));
+        return named(
+                text.toLowerCase(Locale.ROOT).replaceAll("[,()]", "").replace(' ', '-'),
+                Buttons.words(text, use, () -> session.timing().apply(edit)));
     }
 
     private static Node named(String id, Node node) {

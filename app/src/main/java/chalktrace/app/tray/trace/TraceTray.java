@@ -50,33 +50,33 @@ public final class TraceTray extends VBox {
                 .addAll(
                         levelsHead,
                         sheets,
-                        new Fold("the current level", false, style),
-                        new Fold("timing", false, new TimingRows(session)),
-                        new Fold("cycles", false, new CycleRows(session)),
-                        new Fold("in-betweens", false, new BetweenRows(session)),
+                        new Fold("The current level", false, style),
+                        new Fold("Timing", false, new TimingRows(session)),
+                        new Fold("Cycles", false, new CycleRows(session)),
+                        new Fold("In-betweens", false, new BetweenRows(session)),
                         new PickRows(session),
                         new FillRows(session),
                         new GuideRows(session),
-                        Rows.section("Chalk in hand"),
+                        Rows.section("Current chalk"),
                         chalk,
-                        new Fold("the pen", false, new PenRows(session)),
+                        new Fold("The pen", false, new PenRows(session)),
                         new Fold(
-                                "this drawing in other programs",
+                                "Import and export drawing",
                                 false,
                                 Rows.hint("What is copied and pasted goes through the clipboard as SVG; a picture"
                                         + " on the clipboard, or a dropped SVG, goes onto the drawing at the gate."),
                                 new HBox(
                                         6,
                                         Buttons.words(
-                                                "take in\u2026",
+                                                "Import\u2026",
                                                 "an SVG drawing or a PNG picture, onto the drawing at the gate",
                                                 () -> files.openDrawing().ifPresent(session.drawingExchange()::takeIn)),
                                         Buttons.words(
-                                                "save as SVG\u2026",
-                                                "what is picked, or else the drawing at the gate",
+                                                "Save as SVG\u2026",
+                                                "the selection, or else the drawing at the gate",
                                                 () -> files.saveDrawing("drawing.svg")
                                                         .ifPresent(session.drawingExchange()::save)))),
-                        Rows.section("Neighbours"),
+                        Rows.section("Onion skin"),
                         new OnionRows(session));
         Refresh.on(
                 this,

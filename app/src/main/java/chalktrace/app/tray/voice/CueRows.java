@@ -51,22 +51,31 @@ final class CueRows extends VBox {
     CueRows(Session session, Runnable typeCue) {
         super(6);
         this.session = session;
-        strength = new ValueSlider("stronger than", 0, 100, 0, v -> show()).previewing(v -> show());
+        strength = new ValueSlider("Stronger than", 0, 100, 0, v -> show()).previewing(v -> show());
         strength.show(25);
-        Node find = Buttons.words(
-                "find what starts to sound", "steps, hits, clinks in the chosen sound", session.cueing()::findCues);
+        ValueSlider grouping = new ValueSlider("Fine - coarse", 0, 100, 0, v -> session.cueing()
+                        .groupingProperty()
+                        .set(v / 100))
+                .previewing(v -> session.cueing().groupingProperty().set(v / 100));
+        grouping.show(100 * session.cueing().groupingProperty().get());
+        Node find = Buttons.words("Find onsets", "steps, hits, clinks in the chosen sound", session.cueing()::findCues);
         find.setId("find-cues");
         Button cueHere = Buttons.words("", "where the picture must meet a sound", typeCue);
         cueHere.textProperty().bind(session.keys().words("cue at the gate (%s)", Action.CUE));
-        Node keep = Buttons.words("keep these as cues", "all that are stronger", () -> session.cueing()
+        Node keep = Buttons.words("Keep as cues", "keep the stronger ones as cues", () -> session.cueing()
                 .keep(stronger(), Cue.Kind.OTHER));
         keep.setId("keep-cues");
         found.getChildren()
                 .addAll(
                         foundWords,
                         strength,
+                        grouping,
                         new FlowPane(
-                                4, 4, keep, Buttons.words("drop", "none of them", session.cueing()::dropCandidates)));
+                                4,
+                                4,
+                                keep,
+                                Buttons.words(
+                                        "Discard all", "discard all found onsets", session.cueing()::dropCandidates)));
         chosenRows();
         getChildren()
                 .addAll(
@@ -76,11 +85,11 @@ final class CueRows extends VBox {
                         new FlowPane(4, 4, cueHere, find),
                         found,
                         new Fold(
-                                "beat of music",
+                                "Beat of music",
                                 false,
-                                Buttons.words("find the beat", "of the chosen sound", session.cueing()::findTempo),
+                                Buttons.words("Find beat", "of the chosen sound", session.cueing()::findTempo),
                                 tempoWords,
-                                Buttons.words("cues on the beats", "from the first to the shot's end", this::beats)));
+                                Buttons.words("Cues on the beats", "from the first to the shot's end", this::beats)));
         Refresh.on(
                 this,
                 this::show,
@@ -102,18 +111,18 @@ final class CueRows extends VBox {
                 .ifPresent(cue -> change("kind of a cue", c -> c.withKind(kind.getValue()))));
         lead.setPrefWidth(48);
         lead.setMinWidth(48);
-        HBox leadRow = new HBox(6, Rows.quiet("sounds"), lead, Rows.quiet("frames early"));
+        HBox leadRow = new HBox(6, Rows.quiet("Sound leads by"), lead, Rows.quiet("frames"));
         leadRow.setAlignment(Pos.CENTER_LEFT);
         Node tieLevel = Buttons.words(
-                "drawing at the gate",
+                "Drawing at the gate",
                 "of the current level",
                 () -> tie(Optional.ofNullable(session.selection().level())));
         tieLevel.setId("tie-drawing");
-        Node tieMark = Buttons.words("frame at the gate", "its mark, or the frame itself", () -> tie(Optional.empty()));
-        Node moveSound = Buttons.words("move the sound", "to meet the picture", () -> cue().ifPresent(
+        Node tieMark = Buttons.words("Frame at the gate", "its mark, or the frame itself", () -> tie(Optional.empty()));
+        Node moveSound = Buttons.words("Move sound", "to meet the picture", () -> cue().ifPresent(
                         cue -> session.cueing().moveSound(cue.id())));
         moveSound.setId("sync-sound");
-        Node movePicture = Buttons.words("move the picture", "to the frame that meets the sound", () -> cue().ifPresent(
+        Node movePicture = Buttons.words("Move picture", "to the frame that meets the sound", () -> cue().ifPresent(
                         cue -> session.document().apply(CueEdits.movePicture(cue.id()))));
         movePicture.setId("sync-picture");
         HBox nameRow = new HBox(6, name, kind);
@@ -121,7 +130,7 @@ final class CueRows extends VBox {
         chosen.getChildren()
                 .addAll(
                         nameRow,
-                        new FlowPane(4, 4, Rows.quiet("tie to the"), tieLevel, tieMark),
+                        new FlowPane(4, 4, Rows.quiet("Link to the"), tieLevel, tieMark),
                         leadRow,
                         new FlowPane(4, 4, moveSound, movePicture));
     }
@@ -217,7 +226,7 @@ final class CueRows extends VBox {
         int frame = setup.rate().nearestFrame(cue.seconds());
         Item item = new Item(Item.Kind.CUE, cue.id());
         Label verdict =
-                new Label(sync == null ? "not tied" : sync.verdict().name().toLowerCase(Locale.ROOT));
+                new Label(sync == null ? "not linked" : sync.verdict().name().toLowerCase(Locale.ROOT));
         verdict.getStyleClass().add(sync == null ? "quiet" : style(sync.verdict()));
         VBox text = new VBox(new HBox(new Label(cue.name()), Rows.space(), verdict));
         if (sync != null) {

@@ -52,7 +52,7 @@ final class MouthRows extends VBox {
     private final FileChoice files;
     private final TilePane chart = new TilePane(4, 4);
     private final List<MouthTile> mouths = new ArrayList<>();
-    private final CheckBox showMouths = new CheckBox("show mouths on the board");
+    private final CheckBox showMouths = new CheckBox("Show mouths on the board");
     private final Button level;
     private final Button onBoard;
     private final Label chartName = Rows.hint("");
@@ -62,11 +62,11 @@ final class MouthRows extends VBox {
     private final ValueSlider least;
     private final ValueSlider rest;
     private final ValueSlider ahead;
-    private final CheckBox twos = new CheckBox("on twos");
-    private final CheckBox opened = new CheckBox("loud vowels open wider");
+    private final CheckBox twos = new CheckBox("On twos");
+    private final CheckBox opened = new CheckBox("Loud vowels open wider");
     private final TextField part = new TextField();
     private final ComboBox<String> speaker = new ComboBox<>();
-    private final HBox speakerRow = new HBox(6, Rows.quiet("mouths of"), speaker);
+    private final HBox speakerRow = new HBox(6, Rows.quiet("Speaker"), speaker);
     private MouthChart shown;
 
     MouthRows(Session session, FileChoice files) {
@@ -109,7 +109,7 @@ final class MouthRows extends VBox {
         speaker.setId("mouth-speaker");
         speaker.setFocusTraversable(false);
         speaker.setConverter(ShownAs.words(name -> name.isEmpty() ? "everybody" : name));
-        speaker.setTooltip(new Tooltip("each who speaks has mouths, a chart, rules and a mouth level of their own"));
+        speaker.setTooltip(new Tooltip("each speaker has mouths, a chart, rules and a mouth level"));
         speaker.setOnAction(event -> Optional.ofNullable(speaker.getValue())
                 .filter(name -> !name.equals(session.shot().speech().speaker().name()))
                 .ifPresent(name -> session.document().apply(SpeechEdits.speaker(name))));
@@ -139,14 +139,14 @@ final class MouthRows extends VBox {
                                 4,
                                 4,
                                 Buttons.words(
-                                        "from the words again",
+                                        "Reset to dialogue",
                                         "the mouth at the gate follows the words again",
                                         this::release)),
                         showMouths,
                         onBoard,
                         level,
-                        new Fold("mouth level", false, levelRows()),
-                        new Fold("chart and rules", false, chartRows()));
+                        new Fold("Mouth level", false, levelRows()),
+                        new Fold("Chart and rules", false, chartRows()));
         Refresh.on(
                 this,
                 this::show,
@@ -156,7 +156,7 @@ final class MouthRows extends VBox {
 
     private Node levelRows() {
         part.setId("mouth-part");
-        part.setPromptText("part, such as head; empty: all");
+        part.setPromptText("Part, such as head; empty: all");
         part.setFocusTraversable(false);
         part.getStyleClass().add("part-field");
         VBox rows = new VBox(
@@ -171,14 +171,14 @@ final class MouthRows extends VBox {
                 Rows.hint("Follow what the current level draws, or the footage:"),
                 part,
                 Buttons.words(
-                        "follow it",
+                        "Follow it",
                         "mouths move, turn and grow with that part, as at the gate",
                         () -> session.mouthFollowing()
                                 .followPart(
                                         String.valueOf(session.selection().level()),
                                         part.getText().strip())),
                 Buttons.words(
-                        "follow the footage",
+                        "Follow the footage",
                         "the head about the mouth at the gate is tracked through the whole shot",
                         session.mouthFollowing()::followFootage),
                 Rows.hint("The level is drawn, moved and retimed as any other. What is changed there stays"
@@ -199,14 +199,14 @@ final class MouthRows extends VBox {
 
     private Node chartRows() {
         phone.getItems().setAll(Phone.SYMBOLS);
-        phone.setPromptText("sound");
-        phoneMouth.setPromptText("mouth");
+        phone.setPromptText("Sound");
+        phoneMouth.setPromptText("Mouth");
         phone.setFocusTraversable(false);
         phoneMouth.setFocusTraversable(false);
         phone.setOnAction(event -> Optional.ofNullable(phone.getValue())
                 .ifPresent(symbol -> phoneMouth.setValue(
                         session.shot().speech().chart().mouthOf(symbol).id())));
-        HBox gives = new HBox(4, phone, phoneMouth, Buttons.words("give", "this sound is shown by that mouth", () -> {
+        HBox gives = new HBox(4, phone, phoneMouth, Buttons.words("Give", "this sound is shown by that mouth", () -> {
             if (phone.getValue() != null && phoneMouth.getValue() != null) {
                 chart("give a sound to a mouth", c -> c.giving(phone.getValue(), phoneMouth.getValue()));
             }
@@ -219,12 +219,12 @@ final class MouthRows extends VBox {
                         4,
                         4,
                         Buttons.words(
-                                "ten mouths",
+                                "Ten mouths",
                                 "the larger shipped chart",
                                 () -> chart("ten mouths", c -> MouthChart.TEN)),
-                        Buttons.words("six", "the smaller one", () -> chart("six mouths", c -> MouthChart.SIX)),
-                        Buttons.words("take in\u2026", "a chart from a JSON file", this::takeIn),
-                        Buttons.words("write\u2026", "this chart as a JSON file", this::write)),
+                        Buttons.words("Six", "the smaller one", () -> chart("six mouths", c -> MouthChart.SIX)),
+                        Buttons.words("Import\u2026", "a chart from a JSON file", this::takeIn),
+                        Buttons.words("Export\u2026", "this chart as a JSON file", this::write)),
                 gives,
                 lead,
                 least,
@@ -258,9 +258,9 @@ final class MouthRows extends VBox {
     private void takeIn() {
         files.openChart().ifPresent(file -> session.jobs()
                 .run(
-                        "take in a mouth chart",
+                        "import mouth chart",
                         job -> MouthFiles.read(file),
-                        read -> chart("take in a mouth chart", c -> read),
+                        read -> chart("import mouth chart", c -> read),
                         session.notices()::problem));
     }
 

@@ -47,15 +47,15 @@ final class RecordRows extends VBox {
         HBox count = new HBox(6, record, countIn, Rows.quiet("s counted in"));
         count.setAlignment(Pos.CENTER_LEFT);
         meter.setMaxWidth(Double.MAX_VALUE);
-        meter.setAccessibleText("how loud it comes in");
+        meter.setAccessibleText("input level");
         late = new NumberField(
                 "output-latency", session.transport().latencyMillisProperty().get(), this::typeLate);
-        HBox lateRow = new HBox(6, Rows.quiet("sound is heard late by ms"), late);
+        HBox lateRow = new HBox(6, Rows.quiet("Output latency ms"), late);
         lateRow.setAlignment(Pos.CENTER_LEFT);
-        CheckBox pitch = new CheckBox("pitch stays at other speeds");
+        CheckBox pitch = new CheckBox("Pitch stays at other speeds");
         pitch.setFocusTraversable(false);
         pitch.selectedProperty().bindBidirectional(session.transport().keepsPitchProperty());
-        CheckBox spectrum = new CheckBox("sound lanes as spectrogram");
+        CheckBox spectrum = new CheckBox("Sound lanes as spectrogram");
         spectrum.setId("spectrogram");
         spectrum.setFocusTraversable(false);
         spectrum.selectedProperty().bindBidirectional(session.view().spectrogramProperty());

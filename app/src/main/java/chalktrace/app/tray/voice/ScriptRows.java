@@ -71,7 +71,7 @@ final class ScriptRows extends VBox {
                 session.voiceSound().chosenProperty().set(sound.getValue());
             }
         });
-        align = Buttons.edged(Icons.SPEECH, "Align with the sound", this::align);
+        align = Buttons.edged(Icons.SPEECH, "Align to sound", this::align);
         align.setTooltip(new Tooltip("find the words in the recording (Ctrl+Enter in the script); pinned ones stay"));
         align.setId("align");
         cancel = Buttons.icon(Icons.REMOVE, "stop aligning", () -> Optional.ofNullable(
@@ -85,7 +85,7 @@ final class ScriptRows extends VBox {
         running.managedProperty().bind(running.visibleProperty());
         align.disableProperty().bind(session.voicing().aligningProperty().isNotNull());
         Node noScript = Buttons.words(
-                "find speech without a script",
+                "Find speech without a script",
                 "a word for each stretch of speech, to be named",
                 session.voicing()::findSpeech);
         noScript.setId("find-speech");
@@ -102,12 +102,12 @@ final class ScriptRows extends VBox {
                                 4,
                                 noScript,
                                 Buttons.words(
-                                        "find syllables",
+                                        "Find syllables",
                                         "where each is loudest, offered as cues",
                                         session.cueing()::findSyllables),
                                 Buttons.words(
-                                        "cut the sound to the voice",
-                                        "leave out breath and room noise before the first voice",
+                                        "Trim sound to voice",
+                                        "trim breath and room noise before the first word",
                                         session.voicing()::cutToVoice)));
         Refresh.on(
                 this,
@@ -162,7 +162,7 @@ final class ScriptRows extends VBox {
         if (!found.guessed().isEmpty()) {
             out.append("In no dictionary, said as guessed: ")
                     .append(String.join(", ", found.guessed()))
-                    .append(". Choose such a word to type its phones. ");
+                    .append(". Select such a word to type its phonemes. ");
         }
         for (Alignment.Extra extra : found.extra()) {
             ShotSetup setup = session.shot().setup();

@@ -115,7 +115,7 @@ final class SpokenLine extends FlowPane {
                         ? String.format(Locale.ROOT, "frame %d, set by hand", setup.number(frame))
                         : String.format(
                                 Locale.ROOT,
-                                "frame %d, its place is sure by %.0f %%",
+                                "frame %d, confidence %.0f %%",
                                 setup.number(frame),
                                 100 * word.sureness())));
         label.setOnMouseClicked(event -> {

@@ -27,7 +27,7 @@ final class SumRow extends VBox {
         super(4);
         this.session = session;
         rate.setText(session.shot().setup().rate().asText());
-        line("frames a second", "sum-rate", rate, text -> frameOf(frames.getText()));
+        line("frame rate (fps)", "sum-rate", rate, text -> frameOf(frames.getText()));
         line("seconds", "sum-seconds", seconds, text -> rate().nearestFrame(number(text)));
         line("frames", "sum-frames", frames, this::frameOf);
         line("timecode", "sum-timecode", timecode, text -> Timecode.parse(text).toFrame(rate()));

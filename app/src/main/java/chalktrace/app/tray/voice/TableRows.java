@@ -26,11 +26,11 @@ final class TableRows extends VBox {
         super(6);
         this.session = session;
         this.files = files;
-        Node in = Buttons.words("take in\u2026", "words, phones, mouths and cues from a table", this::takeIn);
+        Node in = Buttons.words("Import\u2026", "words, phonemes, mouths and cues from a table", this::takeIn);
         in.setId("table-in");
-        Node out = Buttons.words("write\u2026", "words, phones, mouths and cues as a table", this::write);
+        Node out = Buttons.words("Export\u2026", "words, phonemes, mouths and cues as a table", this::write);
         out.setId("table-out");
-        Node wav = Buttons.words("mixed sound\u2026", "all that is heard, as WAV", this::writeSound);
+        Node wav = Buttons.words("Mixed sound\u2026", "all that is heard, as WAV", this::writeSound);
         wav.setId("sound-out");
         getChildren()
                 .addAll(
@@ -44,7 +44,7 @@ final class TableRows extends VBox {
         FrameRate rate = session.shot().setup().rate();
         files.openTable().ifPresent(file -> session.jobs()
                 .run(
-                        "take in words",
+                        "import words",
                         job -> TimedSpeech.read(file, rate),
                         read -> {
                             session.document().apply(SpeechEdits.takeIn(read.words(), read.mouths()));
@@ -52,7 +52,7 @@ final class TableRows extends VBox {
                                 session.document().apply(CueEdits.add(read.cues()));
                             }
                             session.notices()
-                                    .say("Took in " + read.words().size() + " words and "
+                                    .say("Imported " + read.words().size() + " words and "
                                             + read.cues().size() + " cues.");
                         },
                         session.notices()::problem));

@@ -44,12 +44,12 @@ public final class VoiceTray extends VBox {
                         new ScriptRows(session),
                         new SpokenLine(session),
                         new WordRows(session),
-                        new Fold("words", false, new HBox(6, wordHere), words),
+                        new Fold("Words", false, new HBox(6, wordHere), words),
                         new MouthRows(session, files),
                         new CueRows(session, typeCue),
-                        new Fold("sounds", false, new RecordRows(session), cards),
-                        new Fold("tables and mix", false, new TableRows(session, files)),
-                        new Fold("time and frames", false, new SumRow(session)));
+                        new Fold("Sounds", false, new RecordRows(session), cards),
+                        new Fold("Tables and mix", false, new TableRows(session, files)),
+                        new Fold("Time and frames", false, new SumRow(session)));
         Refresh.on(
                 words,
                 this::showWords,
@@ -100,7 +100,7 @@ public final class VoiceTray extends VBox {
             card.show(clip);
             cards.getChildren().add(card);
         }
-        cards.getChildren().add(Buttons.edged(Icons.ADD, "Take in a sound", () -> files.openMedia()
+        cards.getChildren().add(Buttons.edged(Icons.ADD, "Import sound", () -> files.openMedia()
                 .ifPresent(chosen ->
                         session.gathering().takeIn(chosen, session.transport().frame()))));
     }

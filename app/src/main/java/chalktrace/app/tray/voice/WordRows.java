@@ -36,7 +36,7 @@ final class WordRows extends VBox {
     private final NumberField startFrame = new NumberField("word-start-frame", 0, this::typeStartFrame);
     private final NumberField endSeconds = new NumberField("word-end", 0, this::typeEnd);
     private final NumberField endFrame = new NumberField("word-end-frame", 0, this::typeEndFrame);
-    private final CheckBox pinned = new CheckBox("pinned: stays when aligned");
+    private final CheckBox pinned = new CheckBox("Pinned: stays when aligned");
     private final Label sure = Rows.hint("");
 
     WordRows(Session session) {
@@ -53,10 +53,10 @@ final class WordRows extends VBox {
         phones.setOnAction(event -> typePhones());
         speaker.setId("word-speaker");
         speaker.getStyleClass().add("part-field");
-        speaker.setPromptText("nobody named");
+        speaker.setPromptText("Nobody named");
         speaker.setOnAction(event -> change(
                 "who speaks a word", word -> word.withSpeaker(speaker.getText().strip())));
-        HBox said = new HBox(6, Rows.quiet("said by"), speaker);
+        HBox said = new HBox(6, Rows.quiet("Said by"), speaker);
         said.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(speaker, Priority.ALWAYS);
         pinned.setId("word-pinned");
@@ -74,10 +74,10 @@ final class WordRows extends VBox {
                         new FlowPane(
                                 4,
                                 4,
-                                Buttons.words("split at the gate", "two words of it", this::split),
-                                Buttons.words("join with the next", "one word of the two", () -> word().ifPresent(
+                                Buttons.words("Split at the gate", "two words of it", this::split),
+                                Buttons.words("Join with the next", "one word of the two", () -> word().ifPresent(
                                                 word -> session.document().apply(SpeechEdits.joinWord(word.id())))),
-                                Buttons.words("remove", "take the word away", () -> word().ifPresent(
+                                Buttons.words("Remove", "take the word away", () -> word().ifPresent(
                                                 word -> session.document().apply(SpeechEdits.removeWord(word.id()))))));
         Refresh.on(
                 this,
@@ -130,12 +130,12 @@ final class WordRows extends VBox {
     private String sureness(Word word) {
         String place = word.pinned()
                 ? "Set by hand."
-                : String.format(Locale.ROOT, "Its place is sure by %.0f %%.", 100 * word.sureness());
+                : String.format(Locale.ROOT, "Confidence %.0f %%.", 100 * word.sureness());
         String key = Pronunciations.key(word.text());
         boolean guessed = session.voicing().reportProperty().get().guessed().stream()
                 .anyMatch(other -> Pronunciations.key(other).equals(key));
         return guessed
-                ? place + " No dictionary has it: its phones are guessed. Type them where they are wrong."
+                ? place + " No dictionary has it: its phonemes are guessed. Type them where they are wrong."
                 : place;
     }
 
