@@ -8,7 +8,7 @@ record ModelCardRows(CameraWork work) implements CardRows {
 
     @Override
     public String title() {
-        return "model";
+        return "Model";
     }
 
     @Override

@@ -33,7 +33,7 @@ import javafx.scene.layout.VBox;
 final class ModelRows extends VBox implements CardRows.Part {
 
     private static final String REST_POSE = "Rest pose";
-    private static final List<String> HOLDS = List.of("ones", "twos", "threes");
+    private static final List<String> HOLDS = List.of("Ones", "Twos", "Threes");
 
     private final CameraWork work;
     private final String id;
@@ -182,7 +182,7 @@ final class ModelRows extends VBox implements CardRows.Part {
             box.getChildren()
                     .add(toggle(
                             title,
-                            "hold each pose: on " + title,
+                            "hold each pose: on " + title.toLowerCase(Locale.ROOT),
                             holds,
                             every,
                             () -> work.change("hold poses", id, s -> s.withEvery(frames))));

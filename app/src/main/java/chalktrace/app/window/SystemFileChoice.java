@@ -36,8 +36,7 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<List<Path>> openMedia() {
-        List<File> files =
-                chooser("Import footage, model or sound", "All files", "*").showOpenMultipleDialog(window);
+        List<File> files = chooser("Import footage or sound", "All files", "*").showOpenMultipleDialog(window);
         if (files != null && !files.isEmpty()) {
             remember(files.get(0));
         }

@@ -53,7 +53,7 @@ class GatherTest {
     private void look(FxRobot robot, Path clip) {
         window.files.media = clip;
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
-        window.clickText(robot, "Import footage, model or sound");
+        window.clickText(robot, "Import footage or sound");
         window.await(() -> robot.lookup("#take-in").tryQuery().isPresent());
         window.awaitSettled();
     }

@@ -69,7 +69,7 @@ class SpaceTest {
     private void importModel(FxRobot robot) {
         window.files.media = model;
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
-        window.clickText(robot, "Import footage, model or sound");
+        window.clickText(robot, "Import footage or sound");
         window.await(() -> robot.lookup("#take-in").tryQuery().isPresent());
         window.awaitSettled();
         window.click(robot, "take-in");
@@ -195,7 +195,7 @@ class SpaceTest {
         window.files.media = model;
         Shot before = shot();
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
-        window.clickText(robot, "Import footage, model or sound");
+        window.clickText(robot, "Import footage or sound");
         window.await(() -> robot.lookup("#notice").queryLabeled().getText().contains("figure.glb"));
         assertThat(shot()).isSameAs(before);
     }

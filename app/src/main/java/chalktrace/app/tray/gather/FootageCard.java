@@ -109,9 +109,9 @@ final class FootageCard extends VBox {
 
     private HBox places() {
         HBox box = new HBox(
-                place("under", "under the drawings", Footage.Where.UNDER_DRAWINGS),
-                place("over", "over the drawings", Footage.Where.OVER_DRAWINGS),
-                place("beside", "beside the board", Footage.Where.BESIDE_BOARD));
+                place("Under", "under the drawings", Footage.Where.UNDER_DRAWINGS),
+                place("Over", "over the drawings", Footage.Where.OVER_DRAWINGS),
+                place("Beside", "beside the board", Footage.Where.BESIDE_BOARD));
         box.getStyleClass().add("edged-box");
         box.setMaxWidth(Region.USE_PREF_SIZE);
         return box;

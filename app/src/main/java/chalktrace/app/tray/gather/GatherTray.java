@@ -43,7 +43,7 @@ public final class GatherTray extends VBox {
         this.setup = new SetupCard(session);
         this.proxies = new ProxyCard(session, files);
         getStyleClass().add("content");
-        Button add = Buttons.main(Icons.ADD, "Import footage, model or sound", this::add);
+        Button add = Buttons.main(Icons.ADD, "Import footage or sound", this::add);
         add.setMaxWidth(Double.MAX_VALUE);
         getChildren()
                 .addAll(
