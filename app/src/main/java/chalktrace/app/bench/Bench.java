@@ -139,7 +139,8 @@ public final class Bench extends VBox {
                     SOUNDS,
                     Set.of(Step.values()),
                     any -> true,
-                    new SoundLane(clip.id(), clip.name(), session, scale, spectrograms)));
+                    new SoundLane(clip.id(), clip.name(), session, scale, spectrograms),
+                    clip.name()));
         }
         // Lanes of one order keep theirs.
         all.sort(Comparator.comparingInt(Row::order));
@@ -154,7 +155,12 @@ public final class Bench extends VBox {
     }
 
     private Row row(int order, Set<Step> neededBy, Predicate<Shot> wanted, Lane lane) {
-        Label name = new Label(Sentence.of(lane.name()));
+        return row(order, neededBy, wanted, lane, Sentence.of(lane.name()));
+    }
+
+    /** @param title as it stands before the lane: what the artist named keeps its own case */
+    private Row row(int order, Set<Step> neededBy, Predicate<Shot> wanted, Lane lane, String title) {
+        Label name = new Label(title);
         name.getStyleClass().add("lane-name");
         name.setMaxWidth(NAME_WIDTH - 8);
         return new Row(order, neededBy, wanted, lane, named(lane, name));

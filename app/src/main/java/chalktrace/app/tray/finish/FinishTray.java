@@ -19,7 +19,7 @@ public final class FinishTray extends VBox {
 
     private final Session session;
     private final Label facts = Rows.hint("");
-    private final CheckBox withFootage = new CheckBox("Put the footage into the export");
+    private final CheckBox withFootage = new CheckBox("Include footage");
 
     public FinishTray(Session session, FileChoice files) {
         this.session = session;
@@ -39,8 +39,8 @@ public final class FinishTray extends VBox {
             getChildren().add(button);
         }
         getChildren()
-                .add(Rows.hint("What is probably not meant in the exposure has a flag on its lane; timing, in Trace,"
-                        + " lists it."));
+                .add(Rows.hint(
+                        "Possible mistakes in the exposure have a flag on their lane; Timing in Trace lists them."));
         session.document().shotProperty().addListener(changed -> show());
         show();
     }
