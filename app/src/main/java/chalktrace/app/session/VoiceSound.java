@@ -55,7 +55,7 @@ public final class VoiceSound {
     Optional<Heard> heard() {
         Optional<SoundClip> clip = clip();
         if (clip.isEmpty()) {
-            notices.problem("There is no sound in this shot yet. Take one in, or record one, in this tray.");
+            notices.problem("There is no sound in this shot yet. Import or record one in this tray.");
             return Optional.empty();
         }
         Optional<PcmBuffer> pcm = sounds.of(clip.get());

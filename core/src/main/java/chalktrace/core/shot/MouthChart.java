@@ -50,7 +50,7 @@ public record MouthChart(String name, List<Mouth> mouths) {
             for (String phone : phones) {
                 if (!Phone.SYMBOLS.contains(phone) && !phone.equals(Phone.SILENCE)) {
                     throw new IllegalArgumentException("The mouth \"" + id + "\" names \"" + phone
-                            + "\", which is no phone of ARPAbet; write those of CMUdict without stress.");
+                            + "\", which is no phoneme of ARPAbet; write those of CMUdict without stress.");
                 }
             }
             if (id.isBlank() || leastMillis < 0 || leastMillis > 1000) {
@@ -110,7 +110,7 @@ public record MouthChart(String name, List<Mouth> mouths) {
             for (String phone : mouth.phones()) {
                 String other = of.put(phone, mouth.id());
                 if (other != null) {
-                    throw new IllegalArgumentException("In the chart \"" + name + "\" the phone " + phone
+                    throw new IllegalArgumentException("In the chart \"" + name + "\" the phoneme " + phone
                             + " has two mouths, " + other + " and " + mouth.id() + ": take it out of one.");
                 }
             }
@@ -119,7 +119,7 @@ public record MouthChart(String name, List<Mouth> mouths) {
         missing.add(Phone.SILENCE);
         missing.removeAll(of.keySet());
         if (!missing.isEmpty()) {
-            throw new IllegalArgumentException("In the chart \"" + name + "\" these phones have no mouth: "
+            throw new IllegalArgumentException("In the chart \"" + name + "\" these phonemes have no mouth: "
                     + String.join(" ", missing) + ". Give each to one.");
         }
     }
@@ -128,7 +128,7 @@ public record MouthChart(String name, List<Mouth> mouths) {
         return mouths.stream()
                 .filter(mouth -> mouth.phones().contains(phone))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(phone + " is no phone."));
+                .orElseThrow(() -> new IllegalArgumentException(phone + " is no phoneme."));
     }
 
     /** The mouth of an id; one that the chart lacks gives the one at rest. */

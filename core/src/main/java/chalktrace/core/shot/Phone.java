@@ -31,13 +31,13 @@ public record Phone(String symbol, double startSeconds, double endSeconds, doubl
     public Phone {
         if (!SYMBOLS.contains(symbol)) {
             throw new IllegalArgumentException("\"" + symbol
-                    + "\" is no phone of ARPAbet. Write those of CMUdict without stress, such as K EH T AH L.");
+                    + "\" is no phoneme of ARPAbet. Write those of CMUdict without stress, such as K EH T AH L.");
         }
         if (!(startSeconds >= 0) || !(endSeconds > startSeconds) || Double.isInfinite(endSeconds)) {
-            throw new IllegalArgumentException("The phone " + symbol + " must end after its start.");
+            throw new IllegalArgumentException("The phoneme " + symbol + " must end after its start.");
         }
         if (!(decibels <= 0) || Double.isInfinite(decibels)) {
-            throw new IllegalArgumentException("The phone " + symbol + " is at most as loud as full scale, 0 dB.");
+            throw new IllegalArgumentException("The phoneme " + symbol + " is at most as loud as full scale, 0 dB.");
         }
     }
 

@@ -35,7 +35,8 @@ public record Word(
         double at = startSeconds - 1e-6;
         for (Phone phone : phones) {
             if (phone.startSeconds() < at - 1e-6 || phone.endSeconds() > endSeconds + 1e-5) {
-                throw new IllegalArgumentException("The phones of \"" + text + "\" must follow each other within it.");
+                throw new IllegalArgumentException(
+                        "The phonemes of \"" + text + "\" must follow each other within it.");
             }
             at = phone.endSeconds();
         }

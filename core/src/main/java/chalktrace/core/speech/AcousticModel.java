@@ -145,7 +145,7 @@ final class AcousticModel {
                 return i;
             }
         }
-        throw new IllegalArgumentException("\"" + symbol + "\" is no phone that can be listened for.");
+        throw new IllegalArgumentException("\"" + symbol + "\" is no phoneme that can be listened for.");
     }
 
     String symbol(int phone) {

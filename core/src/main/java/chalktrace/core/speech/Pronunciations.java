@@ -74,13 +74,13 @@ public final class Pronunciations {
                 continue;
             }
             if (!Phone.SYMBOLS.contains(symbol)) {
-                throw new IllegalArgumentException(
-                        "\"" + part + "\" is no phone of ARPAbet. Those are " + String.join(" ", Phone.SYMBOLS) + ".");
+                throw new IllegalArgumentException("\"" + part + "\" is no phoneme of ARPAbet. Those are "
+                        + String.join(" ", Phone.SYMBOLS) + ".");
             }
             out.add(symbol);
         }
         if (out.isEmpty()) {
-            throw new IllegalArgumentException("Type at least one phone, such as K EH T AH L for kettle.");
+            throw new IllegalArgumentException("Type at least one phoneme, such as K EH T AH L for kettle.");
         }
         return out;
     }
@@ -131,8 +131,8 @@ public final class Pronunciations {
         String letters = key.replaceAll("[^a-z']", "");
         if (letters.isEmpty()
                 || letters.length() < key.replaceAll("[^\\p{L}]", "").length()) {
-            throw new IllegalArgumentException(
-                    "How \"" + word + "\" is said can't be guessed. Type its phones, such as K EH T AH L for kettle.");
+            throw new IllegalArgumentException("How \"" + word
+                    + "\" is said can't be guessed. Type its phonemes, such as K EH T AH L for kettle.");
         }
         if (letters.length() > MOST_LETTERS) {
             throw new IllegalArgumentException(

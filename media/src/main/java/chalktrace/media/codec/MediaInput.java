@@ -119,6 +119,12 @@ final class MediaInput implements AutoCloseable {
         return context.streams(index);
     }
 
+    /** Whether the file holds one picture, and no stream of them. */
+    boolean isPicture() {
+        String name = context.iformat().name().getString();
+        return name.endsWith("_pipe") || name.equals("image2");
+    }
+
     /** The index of the best stream of pictures, cover art left out; negative when there is none. */
     int videoStream() {
         int best = avformat.av_find_best_stream(context, avutil.AVMEDIA_TYPE_VIDEO, -1, -1, (AVCodec) null, 0);

@@ -11,11 +11,17 @@ final class Natives {
 
     private static final Logger LOG = Logger.getLogger("chalktrace.codecs");
 
+    /** How many errors the codecs have told on each thread. */
+    private static final ThreadLocal<long[]> ERRORS = ThreadLocal.withInitial(() -> new long[1]);
+
     /** Kept for good: native code holds its address. */
     private static final LogCallback CHATTER = new LogCallback() {
         @Override
         public void call(int level, BytePointer message) {
             String line = message.getString().strip();
+            if (level <= avutil.AV_LOG_ERROR) {
+                ERRORS.get()[0]++;
+            }
             if (!line.isEmpty()) {
                 LOG.log(level <= avutil.AV_LOG_ERROR ? Level.INFO : Level.FINE, line);
             }
@@ -31,6 +37,11 @@ final class Natives {
 
     static void load() {
         // Running the static block is all.
+    }
+
+    /** How many errors the codecs have told on this thread: what a decoder of one thread patches over is heard so. */
+    static long errors() {
+        return ERRORS.get()[0];
     }
 
     /** The library's own words for an error code. */

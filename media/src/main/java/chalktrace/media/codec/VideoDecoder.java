@@ -36,6 +36,7 @@ public final class VideoDecoder implements AutoCloseable {
 
     private MediaInput input;
     private final int stream;
+    private final boolean onePicture;
     private final AVCodecContext decoder;
     private final Unpacker unpacker;
     private final PictureReader reader = new PictureReader();
@@ -65,7 +66,9 @@ public final class VideoDecoder implements AutoCloseable {
     private VideoDecoder(MediaInput input, int stream) throws UnreadableException {
         this.input = input;
         this.stream = stream;
-        this.decoder = input.decoder(stream, THREADS);
+        // Of one picture the errors of its decoder are heard, which only one of one thread tells on this one.
+        this.onePicture = input.isPicture();
+        this.decoder = input.decoder(stream, onePicture ? 1 : THREADS);
         this.unpacker = Unpacker.of(input.stream(stream));
         this.facts = StreamFacts.of(input, stream, decoder);
         try {
@@ -145,6 +148,15 @@ public final class VideoDecoder implements AutoCloseable {
             throw new PictureUnavailableException(input.file().getFileName() + " has pictures 0 to "
                     + (index.pictures() - 1) + " (counted from 0), and no picture " + n + ".");
         }
+        long errors = Natives.errors();
+        Picture picture = fromKeys(n, wanted, sink);
+        if (onePicture && (Natives.errors() > errors || JpegEnd.isMissing(input.file()))) {
+            doubts.putIfAbsent(n, input.file().getFileName() + " is damaged: it may look wrong.");
+        }
+        return picture;
+    }
+
+    private Picture fromKeys(int n, IntPredicate wanted, PictureSource.Sink sink) throws PictureUnavailableException {
         int start = index.startFor(n);
         for (int back = 0; ; back++) {
             try {

@@ -1,0 +1,91 @@
+package chalktrace.media.footage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.media.UnreadableException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Pictures spoilt by chance: what looks wrong is refused, or said to be doubtful. */
+class DamagedPicturesTest {
+
+    private static final int FILES = 60;
+
+    /** Under this a picture is plainly not the one that was stored. */
+    private static final double WRONG_DECIBELS = 25;
+
+    @TempDir
+    Path folder;
+
+    /** @param most of {@link #FILES} that may look wrong without a word: formats that carry no check can't be known to be damaged */
+    @ParameterizedTest
+    @CsvSource({"png,0", "jpg,3", "webp,6", "tif,3"})
+    void fewLookWrongWithoutAWord(String ending, int most) throws Exception {
+        Path sound = Path.of("src/test/resources/clips", "five." + ending);
+        byte[] bytes = Files.readAllBytes(sound);
+        int[] right = words(sound);
+        long seed = Long.getLong("chalktrace.seed", System.nanoTime());
+        System.out.println("seed of spoilt " + ending + ": " + seed);
+        SplittableRandom random = new SplittableRandom(seed);
+        int silent = 0;
+        for (int i = 0; i < FILES; i++) {
+            Path spoilt = folder.resolve(i + "." + ending);
+            Files.write(spoilt, spoilt(bytes, random));
+            try (Reference reference = References.open(spoilt)) {
+                int[] words = reference.picture(0).toArgb();
+                boolean wrong = words.length != right.length || decibels(words, right) < WRONG_DECIBELS;
+                silent += wrong && reference.doubt(0).isEmpty() ? 1 : 0;
+            } catch (UnreadableException | PictureUnavailableException e) {
+                assertThat(e.getMessage()).isNotEmpty();
+            }
+        }
+        System.out.println(ending + ": " + silent + " of " + FILES + " looked wrong without a word");
+        assertThat(silent).isLessThanOrEqualTo(most);
+    }
+
+    @Test
+    void aSoundPictureIsNotDoubted() throws Exception {
+        for (String ending : new String[] {"png", "jpg", "webp", "tif", "bmp", "tga", "exr"}) {
+            try (Reference reference = References.open(Path.of("src/test/resources/clips", "five." + ending))) {
+                reference.picture(0);
+                assertThat(reference.doubt(0)).as(ending).isEmpty();
+            }
+        }
+    }
+
+    /** Cut at a tenth to all, or a few bytes exchanged behind the head. */
+    private static byte[] spoilt(byte[] bytes, SplittableRandom random) {
+        if (random.nextBoolean()) {
+            return Arrays.copyOf(bytes, bytes.length / 10 + random.nextInt(bytes.length * 9 / 10));
+        }
+        byte[] out = bytes.clone();
+        for (int k = 0; k < 1 + random.nextInt(8); k++) {
+            out[bytes.length / 8 + random.nextInt(bytes.length * 7 / 8)] = (byte) random.nextInt(256);
+        }
+        return out;
+    }
+
+    private static int[] words(Path file) throws UnreadableException, PictureUnavailableException {
+        try (Reference reference = References.open(file)) {
+            return reference.picture(0).toArgb();
+        }
+    }
+
+    private static double decibels(int[] a, int[] b) {
+        double sum = 0;
+        for (int i = 0; i < a.length; i++) {
+            for (int shift = 0; shift < 24; shift += 8) {
+                int d = (a[i] >> shift & 255) - (b[i] >> shift & 255);
+                sum += d * d;
+            }
+        }
+        return sum == 0 ? 99 : 10 * Math.log10(255.0 * 255 * 3 * a.length / sum);
+    }
+}
