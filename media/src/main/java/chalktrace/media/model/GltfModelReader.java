@@ -1,25 +1,14 @@
 package chalktrace.media.model;
 
-import chalktrace.core.space.Channel;
-import chalktrace.core.space.Lens;
 import chalktrace.core.space.Matrix4;
 import chalktrace.core.space.Mesh;
 import chalktrace.core.space.Model;
-import chalktrace.core.space.Motion;
-import chalktrace.core.space.Node;
-import chalktrace.core.space.Point3;
-import chalktrace.core.space.Quaternion;
 import chalktrace.core.space.Skin;
-import chalktrace.core.space.Stance;
 import chalktrace.media.UnreadableException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
-import de.javagl.jgltf.impl.v2.Animation;
-import de.javagl.jgltf.impl.v2.AnimationChannel;
-import de.javagl.jgltf.impl.v2.AnimationSampler;
 import de.javagl.jgltf.impl.v2.Buffer;
-import de.javagl.jgltf.impl.v2.Camera;
 import de.javagl.jgltf.impl.v2.GlTF;
 import de.javagl.jgltf.impl.v2.Image;
 import de.javagl.jgltf.impl.v2.MeshPrimitive;
@@ -32,11 +21,8 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Deque;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -78,8 +64,6 @@ final class GltfModelReader {
             "skins",
             "textures");
 
-    private static final int MOST_NODES = 200_000;
-
     private static final int TRIANGLES = 4;
     private static final int STRIP = 5;
     private static final int FAN = 6;
@@ -88,9 +72,6 @@ final class GltfModelReader {
     private final GlTF gltf;
     private final ByteBuffer binary;
     private final Set<String> notes = new LinkedHashSet<>();
-
-    /** For each node of the file its place among the model's, which come after those that they hang on. */
-    private int[] placeOf;
 
     GltfModelReader(ModelFolder folder) throws UnreadableException {
         this.folder = folder;
@@ -218,8 +199,15 @@ final class GltfModelReader {
             }
             meshesOf.add(parts);
         }
-        List<Node> nodes = nodes(meshesOf);
-        return new Model(nodes, meshes, surfaces.all(), skins(numbers), motions(numbers), "metre", List.copyOf(notes));
+        GltfNodes nodes = new GltfNodes(gltf, folder, notes, meshesOf);
+        return new Model(
+                nodes.all(),
+                meshes,
+                surfaces.all(),
+                skins(numbers, nodes),
+                new GltfMotions(gltf, folder, numbers, nodes, notes).all(),
+                "metre",
+                List.copyOf(notes));
     }
 
     /** Before memory is taken for them. */
@@ -295,148 +283,12 @@ final class GltfModelReader {
         return morphs;
     }
 
-    /** The nodes of the file, each after the one that it hangs on; those that are not in its scene carry nothing. */
-    private List<Node> nodes(List<List<Integer>> meshesOf) throws UnreadableException {
-        List<de.javagl.jgltf.impl.v2.Node> all = orEmpty(gltf.getNodes());
-        int count = all.size();
-        if (count > MOST_NODES) {
-            throw folder.wrong("has " + count + " nodes; " + MOST_NODES + " can be shown", "Reduce it.");
-        }
-        int[] parent = parents(all);
-        Set<Integer> inScene = inScene(all);
-        placeOf = new int[count];
-        Arrays.fill(placeOf, -1);
-        List<Node> nodes = new ArrayList<>();
-        Deque<Integer> waiting = new ArrayDeque<>();
-        for (int i = 0; i < count; i++) {
-            if (parent[i] < 0) {
-                waiting.add(i);
-            }
-        }
-        while (!waiting.isEmpty()) {
-            int i = waiting.poll();
-            placeOf[i] = nodes.size();
-            nodes.add(node(all.get(i), i, parent[i] < 0 ? -1 : placeOf[parent[i]], inScene.contains(i), meshesOf));
-            waiting.addAll(orEmpty(all.get(i).getChildren()));
-        }
-        if (nodes.size() < count) {
-            throw folder.broken("its nodes hang on each other in a circle");
-        }
-        return nodes;
-    }
-
-    private int[] parents(List<de.javagl.jgltf.impl.v2.Node> all) throws UnreadableException {
-        int[] parent = new int[all.size()];
-        Arrays.fill(parent, -1);
-        for (int i = 0; i < parent.length; i++) {
-            for (int child : orEmpty(all.get(i).getChildren())) {
-                if (child < 0 || child >= parent.length) {
-                    throw folder.broken("node " + i + " carries node " + child + ", which it does not have");
-                }
-                if (parent[child] >= 0) {
-                    throw folder.broken("node " + child + " hangs on two others");
-                }
-                parent[child] = i;
-            }
-        }
-        return parent;
-    }
-
-    private Set<Integer> inScene(List<de.javagl.jgltf.impl.v2.Node> all) throws UnreadableException {
-        if (orEmpty(gltf.getScenes()).isEmpty()) {
-            return new HashSet<>(Arrays.stream(ascending(all.size())).boxed().toList());
-        }
-        int scene = gltf.getScene() == null ? 0 : gltf.getScene();
-        if (scene < 0 || scene >= gltf.getScenes().size()) {
-            throw folder.broken("it names scene " + scene + ", which it does not have");
-        }
-        if (gltf.getScenes().size() > 1) {
-            notes.add("It has " + gltf.getScenes().size() + " scenes; one is shown.");
-        }
-        Set<Integer> found = new HashSet<>();
-        Deque<Integer> waiting =
-                new ArrayDeque<>(orEmpty(gltf.getScenes().get(scene).getNodes()));
-        while (!waiting.isEmpty()) {
-            int i = waiting.poll();
-            if (i < 0 || i >= all.size()) {
-                throw folder.broken("its scene names node " + i + ", which it does not have");
-            }
-            if (found.add(i)) {
-                waiting.addAll(orEmpty(all.get(i).getChildren()));
-            }
-        }
-        return found;
-    }
-
-    private Node node(
-            de.javagl.jgltf.impl.v2.Node node, int index, int parent, boolean shown, List<List<Integer>> meshesOf)
-            throws UnreadableException {
-        List<Integer> meshes = List.of();
-        List<Double> morphing = List.of();
-        if (node.getMesh() != null) {
-            if (node.getMesh() < 0 || node.getMesh() >= meshesOf.size()) {
-                throw folder.broken("node " + index + " names mesh " + node.getMesh() + ", which it does not have");
-            }
-            meshes = shown ? meshesOf.get(node.getMesh()) : List.of();
-            List<Float> weights = node.getWeights() != null
-                    ? node.getWeights()
-                    : gltf.getMeshes().get(node.getMesh()).getWeights();
-            morphing = orEmpty(weights).stream().map(Float::doubleValue).toList();
-        }
-        int skin = node.getSkin() == null ? -1 : node.getSkin();
-        if (skin >= orEmpty(gltf.getSkins()).size()) {
-            throw folder.broken("node " + index + " names skin " + skin + ", which it does not have");
-        }
-        return new Node(
-                node.getName() == null ? "node " + index : node.getName(),
-                parent,
-                stance(node),
-                meshes,
-                skin,
-                morphing,
-                camera(node.getCamera(), index));
-    }
-
-    private static Stance stance(de.javagl.jgltf.impl.v2.Node node) {
-        if (node.getMatrix() != null) {
-            double[] m = new double[16];
-            for (int i = 0; i < 16; i++) {
-                m[i] = node.getMatrix()[i];
-            }
-            return Matrix4.of(m).stance();
-        }
-        float[] move = node.getTranslation() == null ? new float[] {0, 0, 0} : node.getTranslation();
-        float[] turn = node.getRotation() == null ? new float[] {0, 0, 0, 1} : node.getRotation();
-        float[] scale = node.getScale() == null ? new float[] {1, 1, 1} : node.getScale();
-        Stance stance = new Stance(
-                new Point3(move[0], move[1], move[2]),
-                new Quaternion(turn[0], turn[1], turn[2], turn[3]).unit(),
-                new Point3(scale[0], scale[1], scale[2]));
-        return Matrix4.of(stance).isFinite() ? stance : Stance.NONE;
-    }
-
-    private Optional<Lens> camera(Integer index, int node) throws UnreadableException {
-        if (index == null) {
-            return Optional.empty();
-        }
-        if (index < 0 || index >= orEmpty(gltf.getCameras()).size()) {
-            throw folder.broken("node " + node + " names camera " + index + ", which it does not have");
-        }
-        Camera camera = gltf.getCameras().get(index);
-        if (camera.getPerspective() == null || camera.getPerspective().getYfov() == null) {
-            notes.add("A camera without perspective is not read.");
-            return Optional.empty();
-        }
-        Float aspect = camera.getPerspective().getAspectRatio();
-        return Optional.of(Lens.ofHeight(camera.getPerspective().getYfov(), aspect == null ? 16.0 / 9 : aspect));
-    }
-
-    private List<Skin> skins(GltfAccessors numbers) throws UnreadableException {
+    private List<Skin> skins(GltfAccessors numbers, GltfNodes nodes) throws UnreadableException {
         List<Skin> skins = new ArrayList<>();
         for (de.javagl.jgltf.impl.v2.Skin skin : orEmpty(gltf.getSkins())) {
             List<Integer> joints = new ArrayList<>();
             for (int joint : orEmpty(skin.getJoints())) {
-                joints.add(place(joint, "skin " + skins.size()));
+                joints.add(nodes.place(joint, "skin " + skins.size()));
             }
             List<Matrix4> atRest = new ArrayList<>();
             float[] inverse = skin.getInverseBindMatrices() == null
@@ -461,86 +313,7 @@ final class GltfModelReader {
         return skins;
     }
 
-    /** Of many animations that move one joint each, as some programs write them, the first plays all together. */
-    private List<Motion> motions(GltfAccessors numbers) throws UnreadableException {
-        List<Motion> motions = new ArrayList<>();
-        Set<String> names = new HashSet<>();
-        for (Animation animation : orEmpty(gltf.getAnimations())) {
-            String name = animation.getName() == null ? "Animation " + (motions.size() + 1) : animation.getName();
-            for (int n = 2; !names.add(name); n++) {
-                name = name.replaceFirst(" \\(\\d+\\)$", "") + " (" + n + ")";
-            }
-            List<Channel> channels = new ArrayList<>();
-            for (AnimationChannel channel : orEmpty(animation.getChannels())) {
-                channel(channel, animation, "animation \"" + name + "\"", numbers)
-                        .ifPresent(channels::add);
-            }
-            if (!channels.isEmpty()) {
-                motions.add(new Motion(name, channels));
-            }
-        }
-        boolean single = motions.size() > 2
-                && motions.stream().allMatch(motion -> motion.channels().size() <= 3);
-        if (single) {
-            motions.add(
-                    0,
-                    new Motion(
-                            "All together",
-                            motions.stream().flatMap(m -> m.channels().stream()).toList()));
-        }
-        return motions;
-    }
-
-    private Optional<Channel> channel(
-            AnimationChannel channel, Animation animation, String where, GltfAccessors numbers)
-            throws UnreadableException {
-        String path = channel.getTarget() == null ? null : channel.getTarget().getPath();
-        Channel.Property property = path == null
-                ? null
-                : switch (path) {
-                    case "translation" -> Channel.Property.MOVE;
-                    case "rotation" -> Channel.Property.TURN;
-                    case "scale" -> Channel.Property.SCALE;
-                    case "weights" -> Channel.Property.MORPHS;
-                    default -> null;
-                };
-        if (property == null || channel.getTarget().getNode() == null) {
-            notes.add("An animation of " + (path == null ? "nothing" : path) + " is not read.");
-            return Optional.empty();
-        }
-        int index = channel.getSampler() == null ? -1 : channel.getSampler();
-        if (index < 0 || index >= orEmpty(animation.getSamplers()).size()) {
-            throw folder.broken(where + " names sampler " + index + ", which it does not have");
-        }
-        AnimationSampler sampler = animation.getSamplers().get(index);
-        if (sampler.getInput() == null || sampler.getOutput() == null) {
-            throw folder.broken(where + ", sampler " + index + " is not whole");
-        }
-        float[] times = numbers.floats(sampler.getInput(), where + ", times", 1);
-        float[] values = numbers.floats(sampler.getOutput(), where + ", values", numbers.width(sampler.getOutput()));
-        Channel.Way way = "STEP".equals(sampler.getInterpolation())
-                ? Channel.Way.STEP
-                : "CUBICSPLINE".equals(sampler.getInterpolation()) ? Channel.Way.CUBIC_SPLINE : Channel.Way.LINEAR;
-        int width = property == Channel.Property.TURN ? 4 : 3;
-        try {
-            Channel made = new Channel(place(channel.getTarget().getNode(), where), property, way, times, values);
-            if (property != Channel.Property.MORPHS && made.width() != width) {
-                throw folder.broken(where + ", sampler " + index + " has " + made.width() + " numbers a key");
-            }
-            return Optional.of(made);
-        } catch (IllegalArgumentException e) {
-            throw folder.broken(where + ", sampler " + index + " " + e.getMessage());
-        }
-    }
-
-    private int place(int node, String where) throws UnreadableException {
-        if (node < 0 || node >= placeOf.length) {
-            throw folder.broken(where + " names node " + node + ", which it does not have");
-        }
-        return placeOf[node];
-    }
-
-    private static int[] ascending(int count) {
+    static int[] ascending(int count) {
         int[] out = new int[count];
         Arrays.setAll(out, i -> i);
         return out;
