@@ -122,7 +122,7 @@ final class InfoCommand implements Callable<Integer> {
 
     private void model(Figure figure) throws JsonProcessingException {
         Model model = figure.model();
-        Point3 size = figure.rest().bounds().size();
+        Point3 size = figure.bounds().size();
         ObjectNode document = Answer.object()
                 .put("kind", "model")
                 .put("triangles", model.triangles())

@@ -105,7 +105,7 @@ final class PreviewCommand implements Callable<Integer> {
 
     private Orbit view(Figure figure) {
         Orbit whole = Orbit.round(
-                figure.rest().bounds(),
+                figure.bounds(),
                 orbit.yaw(),
                 orbit.pitch(),
                 new Lens(millimetres),

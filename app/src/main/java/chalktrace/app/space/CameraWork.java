@@ -151,8 +151,8 @@ final class CameraWork {
         }
         figure(clip).ifPresent(figure -> {
             Orbit now = camera(clip);
-            Orbit standing = now.standing(
-                    figure.rest().bounds().low().y(), floor.get().point(0).y(), size().width(), size().height());
+            Orbit standing =
+                    now.standing(figure.bounds().low().y(), floor.get().point(0).y(), size().width(), size().height());
             if (standing.equals(now)) {
                 session.notices().problem("No height of the camera brings the model's floor there. Change its pitch.");
             } else {

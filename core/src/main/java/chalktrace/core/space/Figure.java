@@ -19,6 +19,7 @@ public final class Figure {
     private final short[] surfaces;
     private final float[] texels;
     private final Pose rest;
+    private final Bounds bounds;
     private final FeatureEdges edges;
     private final BitSet closed = new BitSet();
     private Figure raised;
@@ -58,6 +59,7 @@ public final class Figure {
             part.mesh().texels().ifPresent(uv -> System.arraycopy(uv, 0, texels, 2 * part.firstVertex(), uv.length));
         }
         rest = pose(Optional.empty(), 0);
+        bounds = pose(model.motions().stream().findFirst(), 0).bounds();
         edges = FeatureEdges.of(rest.positions(), triangles);
         boolean solid = model.surfaces().stream().allMatch(surface -> surface.opacity() == 1 && surface.cutout() == 0);
         closed.set(0, solid ? surfaces.length : 0);
@@ -89,6 +91,11 @@ public final class Figure {
     /** As the file has it, nothing moved. */
     public Pose rest() {
         return rest;
+    }
+
+    /** Where it stands as its first animation starts, which may be far from where it rests; at rest when it has none. */
+    public Bounds bounds() {
+        return bounds;
     }
 
     public int vertices() {

@@ -41,7 +41,7 @@ public record ModelPoint(String name, Function<Pose, Point3> place) {
                 && to.x() < picture.size().width()
                 && to.y() < picture.size().height();
         Point3 way = at.minus(camera.eye());
-        double shortest = 1 - ON_SURFACE * pose.figure().rest().bounds().radius() / way.length();
+        double shortest = 1 - ON_SURFACE * pose.figure().bounds().radius() / way.length();
         return new Seen(
                 to.x(),
                 to.y(),

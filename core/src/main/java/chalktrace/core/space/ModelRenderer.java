@@ -60,7 +60,7 @@ public final class ModelRenderer {
         this.outside = Projection.isWhole(screen);
         addTriangles(projection);
         if (dress.grid()) {
-            FloorGrid.of(pose.figure().rest().bounds())
+            FloorGrid.of(pose.figure().bounds())
                     .forEach(line -> projection.line(
                             projection.seen(line.from()), projection.seen(line.to()), 1, 0, gridId, solid));
         }
@@ -123,7 +123,7 @@ public final class ModelRenderer {
 
     /** What stands above the floor, laid onto it along the light; a hair below the grid. */
     private void addShadow(Projection projection) {
-        double floor = pose.figure().rest().bounds().low().y();
+        double floor = pose.figure().bounds().low().y();
         Point3 light = dress.light().direction();
         float[] laid = pose.positions().clone();
         for (int i = 0; i < laid.length; i += 3) {
@@ -148,7 +148,7 @@ public final class ModelRenderer {
         }
         FeatureEdges edges = pose.figure().edges();
         double width = LINE_PX * Math.max(1, (double) size.height() / LINE_ROWS);
-        double nearer = LINE_NEARER * pose.figure().rest().bounds().radius();
+        double nearer = LINE_NEARER * pose.figure().bounds().radius();
         for (int e = 0; e < edges.count(); e++) {
             if (edges.isLine(e, normals, facing)) {
                 projection.line(

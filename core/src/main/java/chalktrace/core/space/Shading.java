@@ -65,7 +65,7 @@ final class Shading {
         this.light = camera.turned(dress.light().direction());
         this.up = camera.turned(Point3.UP);
         this.small = new SmallTriangle(seen);
-        Bounds bounds = figure.rest().bounds();
+        Bounds bounds = figure.bounds();
         double middle = -camera.seen(bounds.middle()).z();
         this.nearest = middle - bounds.radius();
         this.depths = Math.max(1e-9, 2 * bounds.radius());

@@ -52,7 +52,7 @@ public record Staging(
 
     /** Seen from the front, a little from the side and from above, with four views round it and those of its own cameras; its first animation plays. */
     public static Staging of(Figure figure, PictureSize size) {
-        Bounds bounds = figure.rest().bounds();
+        Bounds bounds = figure.bounds();
         double aspect = (double) size.width() / size.height();
         Lens lens = new Lens(50);
         Orbit front = Orbit.round(bounds, 0, USUAL_PITCH, lens, aspect);
@@ -77,9 +77,8 @@ public record Staging(
         for (int node : figure.model().cameras()) {
             Node camera = figure.model().nodes().get(node);
             Matrix4 place = figure.rest().place(node);
-            double away = place.point(Point3.ZERO)
-                    .minus(figure.rest().bounds().middle())
-                    .length();
+            double away =
+                    place.point(Point3.ZERO).minus(figure.bounds().middle()).length();
             views.add(
                     new SavedView(camera.name(), Orbit.of(place, camera.camera().orElseThrow(), Math.max(away, 1e-3))));
         }

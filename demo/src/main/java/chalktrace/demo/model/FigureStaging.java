@@ -31,7 +31,7 @@ public final class FigureStaging {
             Orbit filmed = filmed((double) size.width() / size.height());
             List<SavedView> views = new ArrayList<>(List.of(new SavedView("Clip", filmed)));
             views.addAll(usual.views());
-            Orbit side = filmed.withTarget(figure.rest().bounds().middle()).withYaw(78);
+            Orbit side = filmed.withTarget(figure.bounds().middle()).withYaw(78);
             return Footage.of(
                             "footage-3",
                             "tea seller",

@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.space.Figure;
 import chalktrace.core.space.Model;
+import chalktrace.core.space.Staging;
 import chalktrace.media.UnreadableException;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -264,6 +266,15 @@ class ModelFilesTest {
         assertThat(pose.joint(1).y()).isCloseTo(92, within(1e-5));
         assertThat(pose.joint(2).x()).isCloseTo(-10, within(1e-5));
         assertThat(pose.joint(2).z()).isCloseTo(5, within(1e-5));
+    }
+
+    /** The hips start 90 above where the hierarchy has them: the camera looks there. */
+    @Test
+    void aMotionThatStartsElsewhereIsInThePicture() throws Exception {
+        Figure figure = new Figure(ModelFiles.read(Files.writeString(folder.resolve("walk.bvh"), BVH)));
+        PictureSize size = new PictureSize(160, 90);
+        int[] words = Staging.of(figure, size).at(figure, 0, 0, size).draw().toArgb();
+        assertThat(Arrays.stream(words).filter(word -> word >>> 24 > 0).count()).isGreaterThan(200);
     }
 
     @Test

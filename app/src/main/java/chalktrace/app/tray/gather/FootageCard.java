@@ -211,7 +211,7 @@ final class FootageCard extends VBox {
     }
 
     private void describe(Model model, Reference reference) {
-        Point3 size = reference.figure().orElseThrow().rest().bounds().size();
+        Point3 size = reference.figure().orElseThrow().bounds().size();
         facts.setText(String.format(
                 Locale.ROOT,
                 "%,d triangles, %d joints%n%.3g x %.3g x %.3g %s",
