@@ -105,7 +105,16 @@ final class OpenModel implements OpenSource {
                 .map(whole -> new Found(whole, Origin.SOURCE, ""))
                 .or(() -> cache.get(coarse(picture.get()), 0)
                         .or(() -> standIn(clip, n))
-                        .map(coarse -> new Found(coarse, Origin.PROXY, "")));
+                        .map(coarse -> new Found(coarse, Origin.PROXY, "")))
+                .or(() -> inPlaceOfFailed(clip, picture.get()));
+    }
+
+    private synchronized Optional<Found> inPlaceOfFailed(Footage clip, StagedPicture picture) {
+        return Optional.ofNullable(failed.contains(picture) ? lastDrawn.get(clip.id()) : null)
+                .map(drawn -> new Found(
+                        drawn.picture(),
+                        Origin.NEIGHBOUR,
+                        "This view of the model can't be drawn. The one before it shows."));
     }
 
     private synchronized Optional<Picture> standIn(Footage clip, int frame) {

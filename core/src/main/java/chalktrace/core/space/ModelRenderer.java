@@ -121,7 +121,7 @@ public final class ModelRenderer {
         return across.dot(from) < 0;
     }
 
-    /** What stands above the floor, laid onto it along the light; a hair below the grid. */
+    /** What stands above the floor, laid onto it along the light; where the grid was laid before, that shows. */
     private void addShadow(Projection projection) {
         double floor = pose.figure().bounds().low().y();
         Point3 light = dress.light().direction();
