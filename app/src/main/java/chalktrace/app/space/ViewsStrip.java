@@ -36,6 +36,9 @@ final class ViewsStrip extends ScrollPane {
         made.setPriority(Thread.MIN_PRIORITY);
         return made;
     });
+    private final List<ImageView> images = new ArrayList<>();
+    private List<SavedView> listed = List.of();
+    private String listedOf = "";
     private volatile List<StagedPicture> wanted = List.of();
 
     ViewsStrip(CameraWork work) {
@@ -74,22 +77,38 @@ final class ViewsStrip extends ScrollPane {
             return;
         }
         Footage clip = work.current().orElseThrow();
-        List<StagedPicture> now = new ArrayList<>();
-        views.getChildren().clear();
-        for (SavedView view : clip.staging().orElseThrow().views()) {
-            StagedPicture picture = small(clip, view);
-            now.add(picture);
-            ImageView image = new ImageView(drawn.get(picture));
-            image.setFitWidth(WIDTH);
-            image.setFitHeight(
-                    (double) WIDTH * picture.size().height() / picture.size().width());
-            VBox stand = new VBox(2, image, Rows.quiet(view.name()));
-            stand.setOnMouseClicked(event -> work.look(clip.id(), view.orbit()));
-            views.getChildren().add(stand);
+        List<SavedView> saved = clip.staging().orElseThrow().views();
+        if (!saved.equals(listed) || !clip.id().equals(listedOf)) {
+            list(clip.id(), saved);
+        }
+        List<StagedPicture> now = saved.stream().map(view -> small(clip, view)).toList();
+        for (int i = 0; i < now.size(); i++) {
+            WritableImage made = drawn.get(now.get(i));
+            if (made != null) {
+                images.get(i).setImage(made);
+            }
         }
         drawn.keySet().retainAll(now);
         wanted = now;
         now.stream().filter(picture -> !drawn.containsKey(picture)).forEach(this::draw);
+    }
+
+    /** The stands of other views; they stay while their pictures change, so that they can be clicked at any time. */
+    private void list(String clipId, List<SavedView> saved) {
+        listed = saved;
+        listedOf = clipId;
+        images.clear();
+        views.getChildren().clear();
+        PictureSize whole = work.size();
+        for (SavedView view : saved) {
+            ImageView image = new ImageView();
+            image.setFitWidth(WIDTH);
+            image.setFitHeight((double) WIDTH * whole.height() / whole.width());
+            images.add(image);
+            VBox stand = new VBox(2, image, Rows.quiet(view.name()));
+            stand.setOnMouseClicked(event -> work.look(clipId, view.orbit()));
+            views.getChildren().add(stand);
+        }
     }
 
     private StagedPicture small(Footage clip, SavedView view) {

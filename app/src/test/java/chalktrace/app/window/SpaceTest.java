@@ -163,7 +163,13 @@ class SpaceTest {
         assertThat(staging().keys()).isEmpty();
     }
 
+    /** What the board shows once it is no longer coarse. */
     private Picture shown() {
+        window.await(() -> latest().size().equals(shot().setup().size()));
+        return window.onFx(this::latest);
+    }
+
+    private Picture latest() {
         return window.session
                 .footages()
                 .latestProperty()

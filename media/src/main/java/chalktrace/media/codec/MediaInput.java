@@ -212,6 +212,9 @@ final class MediaInput implements AutoCloseable {
         if (Files.isDirectory(file)) {
             throw UnreadableException.of(file, "is a folder", "Choose a file, or a folder of numbered pictures.");
         }
+        if (!Files.isRegularFile(file)) {
+            throw UnreadableException.of(file, "is a pipe or a device and no file", "Choose a file.");
+        }
         if (!Files.isReadable(file)) {
             throw UnreadableException.of(file, "may not be read by this user", "Change its permissions.");
         }

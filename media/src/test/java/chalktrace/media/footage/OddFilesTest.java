@@ -175,8 +175,8 @@ class OddFilesTest {
     }
 
     @Test
-    @Timeout(60)
-    void aFileThatNeverEndsOpeningIsGivenUp() throws Exception {
+    @Timeout(10)
+    void aPipeIsRefusedBeforeItIsOpened() throws Exception {
         Path pipe = folder.resolve("pipe.mp4");
         assumeThat(new File("/usr/bin/mkfifo")).exists();
         assertThat(new ProcessBuilder("/usr/bin/mkfifo", pipe.toString())
@@ -185,7 +185,8 @@ class OddFilesTest {
                 .isTrue();
         assertThatExceptionOfType(UnreadableException.class)
                 .isThrownBy(() -> References.open(pipe).close())
-                .withMessageContaining("pipe.mp4");
+                .withMessageContaining("pipe.mp4")
+                .withMessageContaining("is a pipe");
     }
 
     @ParameterizedTest
