@@ -12,6 +12,7 @@ import chalktrace.core.space.CameraKey;
 import chalktrace.core.space.Figure;
 import chalktrace.core.space.Orbit;
 import chalktrace.core.space.Point3;
+import chalktrace.core.space.StagedPicture;
 import chalktrace.core.space.Staging;
 import chalktrace.media.footage.Reference;
 import java.util.ArrayList;
@@ -149,14 +150,17 @@ final class CameraWork {
             session.notices().problem("The shot has no floor line. Add one in Trace, under Guides.");
             return;
         }
-        figure(clip).ifPresent(figure -> {
+        Optional<Figure> seen = figure(clip)
+                .flatMap(figure -> clip.staged(figure, frame(), session.shot().setup()))
+                .map(StagedPicture::figure);
+        seen.ifPresent(figure -> {
             Orbit now = camera(clip);
-            Orbit standing =
+            Orbit moved =
                     now.standing(figure.bounds().low().y(), floor.get().point(0).y(), size().width(), size().height());
-            if (standing.equals(now)) {
+            if (moved.equals(now)) {
                 session.notices().problem("No height of the camera brings the model's floor there. Change its pitch.");
             } else {
-                look(clip.id(), standing);
+                look(clip.id(), moved);
             }
         });
     }

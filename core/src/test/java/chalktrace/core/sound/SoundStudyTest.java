@@ -244,4 +244,20 @@ class SoundStudyTest {
         assertThat(OnsetGroups.of(pcm, Onsets.of(pcm, done -> true), OnsetGroups.USUAL))
                 .isEmpty();
     }
+
+    /** A clink that rings on for a second, and a thud as strong a quarter of a second later: two events. */
+    @Test
+    void anImpactWithinTheRingOfAnotherIsAnEventOfItsOwn() {
+        float[] sound = silence(3);
+        for (int i = 0; i < RATE * 2; i++) {
+            double t = i / (double) RATE;
+            sound[RATE / 2 + i] += (float) (0.3 * Math.sin(2 * Math.PI * 2400 * t) * Math.exp(-t * 1.5));
+        }
+        step(sound, 0.75, 90, 1.2, 0.6);
+        PcmBuffer pcm = new PcmBuffer(RATE, 1, sound);
+        assertThat(OnsetGroups.of(pcm, Onsets.of(pcm, done -> true), OnsetGroups.USUAL))
+                .hasSize(2)
+                .satisfiesOnlyOnce(
+                        event -> assertThat(event.contact().seconds()).isCloseTo(0.75, within(0.02)));
+    }
 }

@@ -168,4 +168,12 @@ class ConformTest {
         double[] even = {0, 1 / 12.0 - 1 / 48.0, 1 / 12.0 + 1 / 48.0};
         assertThat(shown(even, Conform.Pace.KEEP_TIME, 1, FrameRate.of(12))).isEqualTo(1);
     }
+
+    /** At 16 pictures a second the second starts at 1.5/24 s, right in the middle between frames 1 and 2 of film. */
+    @Test
+    void aPictureThatStartsInTheMiddleBetweenTwoFramesIsSeenFromTheLater() {
+        double[] sixteenths = {0, 1 / 16.0, 2 / 16.0};
+        assertThat(shown(sixteenths, Conform.Pace.KEEP_TIME, 1, FrameRate.FILM)).isZero();
+        assertThat(shown(sixteenths, Conform.Pace.KEEP_TIME, 2, FrameRate.FILM)).isEqualTo(1);
+    }
 }

@@ -1,6 +1,8 @@
 package chalktrace.media.codec;
 
+import java.io.BufferedInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
@@ -17,15 +19,16 @@ final class JpegEnd {
     /** Whether a file is a JPEG whose last scan does not end; others, and what can't be read, have nothing missing. */
     static boolean isMissing(Path file) {
         byte[] bytes;
-        try {
-            bytes = Files.readAllBytes(file);
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+            // Other pictures, which may be large, are not read a second time.
+            if (in.read() != MARKER || in.read() != START_OF_IMAGE) {
+                return false;
+            }
+            bytes = in.readAllBytes();
         } catch (IOException e) {
             return false;
         }
-        if (bytes.length < 4 || (bytes[0] & 255) != MARKER || (bytes[1] & 255) != START_OF_IMAGE) {
-            return false;
-        }
-        for (int i = bytes.length - 2; i > 0; i--) {
+        for (int i = bytes.length - 2; i >= 0; i--) {
             if ((bytes[i] & 255) == MARKER) {
                 int code = bytes[i + 1] & 255;
                 if (code == END_OF_IMAGE) {

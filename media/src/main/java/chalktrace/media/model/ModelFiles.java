@@ -2,6 +2,7 @@ package chalktrace.media.model;
 
 import chalktrace.core.space.Model;
 import chalktrace.media.UnreadableException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
@@ -20,7 +21,7 @@ public final class ModelFiles {
 
     /** Whether a file is a model, by its name. */
     public static boolean accepts(Path file) {
-        return file.getFileName() != null && ENDINGS.contains(ending(file));
+        return file.getFileName() != null && !Files.isDirectory(file) && ENDINGS.contains(ending(file));
     }
 
     /**

@@ -206,7 +206,9 @@ final class FootageCard extends VBox {
                     case KEEP_TIME, NEAREST_TIME ->
                         "frames " + first + " to "
                                 + (first + conform.frames(rate, reference.times()) - 1)
-                                + (rate.equals(reference.rate()) ? "" : ", nearest picture");
+                                + (conform.pace() == Conform.Pace.NEAREST_TIME && !rate.equals(reference.rate())
+                                        ? ", nearest picture"
+                                        : "");
                 });
     }
 
