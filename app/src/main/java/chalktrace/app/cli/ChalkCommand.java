@@ -19,6 +19,8 @@ import picocli.CommandLine.ScopeType;
             InfoCommand.class,
             FrameCommand.class,
             PreviewCommand.class,
+            TrackCommand.class,
+            StudyCommand.class,
             ConformCommand.class,
             NewCommand.class,
             ShotCommand.class,

@@ -1,5 +1,9 @@
 package chalktrace.core.motion;
 
+import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.Plane;
+import chalktrace.core.picture.YuvPicture;
+
 /**
  * How bright a picture is, as a tracker sees it. The values are shared and never written after this object is made.
  *
@@ -11,6 +15,15 @@ public record Luma(byte[] values, int width, int height) {
         if (values.length != width * height || width < 1 || height < 1) {
             throw new IllegalArgumentException("A picture has a value for each of its pixels.");
         }
+    }
+
+    /** As a decoded picture has it; the samples of video are shared and not copied. */
+    public static Luma of(Picture picture) {
+        if (picture instanceof YuvPicture video) {
+            Plane plane = video.luma();
+            return new Luma(plane.samples(), plane.width(), plane.height());
+        }
+        return of(picture.toArgb(), picture.size().width(), picture.size().height());
     }
 
     /** @param argb row after row */
@@ -38,6 +51,35 @@ public record Luma(byte[] values, int width, int height) {
         double above = pixel(at) * (1 - right) + (width > 1 ? pixel(at + 1) * right : 0);
         double below = height > 1 ? pixel(at + width) * (1 - right) + pixel(at + width + 1) * right : above;
         return above * (1 - down) + below * down;
+    }
+
+    /** The values around a place, row after row, 2 radius + 1 a side. */
+    void window(double x, double y, int radius, double[] out) {
+        int left = (int) Math.floor(x) - radius;
+        int top = (int) Math.floor(y) - radius;
+        int side = 2 * radius + 1;
+        if (left < 0 || top < 0 || left + side >= width || top + side >= height) {
+            for (int i = 0; i < out.length; i++) {
+                out[i] = at(x + i % side - radius, y + i / side - radius);
+            }
+            return;
+        }
+        double right = x - Math.floor(x);
+        double down = y - Math.floor(y);
+        for (int row = 0, i = 0; row < side; row++) {
+            int at = (top + row) * width + left;
+            double above = pixel(at);
+            double below = pixel(at + width);
+            for (int column = 0; column < side; column++, i++) {
+                double nextAbove = pixel(at + column + 1);
+                double nextBelow = pixel(at + width + column + 1);
+                double high = above + (nextAbove - above) * right;
+                double low = below + (nextBelow - below) * right;
+                out[i] = high + (low - high) * down;
+                above = nextAbove;
+                below = nextBelow;
+            }
+        }
     }
 
     private int pixel(int at) {

@@ -83,7 +83,7 @@ public final class PatchTracker {
                     }
                 }
             }
-            inverse = inverse(hessian);
+            inverse = Inverse.of(hessian).orElse(null);
         }
 
         double px(int i) {
@@ -236,46 +236,5 @@ public final class PatchTracker {
             square += (value - mean) * (value - mean) / values.length;
         }
         return Math.max(1e-6, Math.sqrt(square));
-    }
-
-    /** By Gauss and Jordan with the largest pivot; null where there is none. */
-    private static double[][] inverse(double[][] matrix) {
-        int n = matrix.length;
-        double[][] left = new double[n][];
-        double[][] right = new double[n][n];
-        for (int i = 0; i < n; i++) {
-            left[i] = matrix[i].clone();
-            right[i][i] = 1;
-        }
-        for (int column = 0; column < n; column++) {
-            int pivot = column;
-            for (int row = column + 1; row < n; row++) {
-                pivot = Math.abs(left[row][column]) > Math.abs(left[pivot][column]) ? row : pivot;
-            }
-            if (Math.abs(left[pivot][column]) < 1e-9) {
-                return null;
-            }
-            swap(left, pivot, column);
-            swap(right, pivot, column);
-            double scale = left[column][column];
-            for (int k = 0; k < n; k++) {
-                left[column][k] /= scale;
-                right[column][k] /= scale;
-            }
-            for (int row = 0; row < n; row++) {
-                double factor = left[row][column];
-                for (int k = 0; k < n && row != column; k++) {
-                    left[row][k] -= factor * left[column][k];
-                    right[row][k] -= factor * right[column][k];
-                }
-            }
-        }
-        return right;
-    }
-
-    private static void swap(double[][] rows, int a, int b) {
-        double[] row = rows[a];
-        rows[a] = rows[b];
-        rows[b] = row;
     }
 }

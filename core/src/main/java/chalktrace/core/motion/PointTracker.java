@@ -1,0 +1,190 @@
+package chalktrace.core.motion;
+
+/**
+ * Follows a point of the picture, and stops where it can't be followed. From picture to picture it is moved by {@link Shift}, there and back again (Z. Kalal,
+ * K. Mikolajczyk, J. Matas, "Forward-backward error", ICPR 2010); then it is set exactly by what was seen around it at first, so that nothing drifts. Where that
+ * changes slowly, as on a thing that turns, what is kept is renewed; where it changes at once, the point is covered, and lost. Pictures come in order, in
+ * either direction; not for several threads.
+ */
+public final class PointTracker {
+
+    /** What came of one more picture. */
+    public sealed interface Step {}
+
+    /**
+     * Where the point is.
+     *
+     * @param x in px, from the left picture edge's pixel middle, @param y down
+     * @param scale of what lies around it, 1 at first
+     * @param degrees turned clockwise since the first
+     * @param certainty 0 to 1
+     */
+    public record Found(double x, double y, double scale, double degrees, double certainty) implements Step {}
+
+    /** It is not there any more. @param reason a sentence's end for the person, such as "it left the picture" */
+    public record Lost(String reason) implements Step {}
+
+    public static final String LEFT = "it left the picture";
+    public static final String COVERED = "it is covered or turned away";
+
+    /** Below this likeness nothing is the same; and so far below the usual one. */
+    private static final double LEAST = 0.45;
+
+    private static final double DROP = 0.28;
+
+    /** Its middle may differ so much, and so many times as much as usually, before something else lies over it. */
+    private static final double MIDDLE_ERROR = 0.35;
+
+    private static final double MIDDLE_TIMES = 2.5;
+    private static final double UNKNOWN_MIDDLE = 0.1;
+
+    /** What looks less like the template than this is renewed, if it is the same as a picture ago. */
+    private static final double RENEWED_BELOW = 0.86;
+
+    private static final double RENEWED_ABOVE = 0.75;
+
+    private static final double SAME = 0.95;
+
+    /** So far there and back may differ, in px, before certainty sinks. */
+    private static final double BACK_PX = 0.7;
+
+    /** What leads back so far off, and looks so much less like the picture before, is something else. */
+    private static final double ASTRAY_PX = 3;
+
+    private static final double ASTRAY_DROP = 0.1;
+
+    /** The exact fit may be so far from where the shift led. */
+    private static final double ASIDE_PX = 2.5;
+
+    private static final double SHAPE_A_STEP = 0.3;
+    private static final double SMALLEST = 0.3;
+
+    /** What looks so much like the picture before needs no other guess. */
+    private static final double ALIKE = 0.9;
+
+    /** And what looks so much like it no second one. */
+    private static final double SURE = 0.97;
+
+    /** Each renewal makes it so much less certain. */
+    private static final double RENEWAL_COST = 0.97;
+
+    private final int radius;
+    private final Shift shift;
+    private Template template;
+    private Pyramid last;
+    private Warp warp;
+    private Warp before;
+    private double usual = -1;
+    private double usualMiddle = -1;
+    private double usualLikeness = 0.9;
+    private double trust = 1;
+    private double scaleBefore = 1;
+    private double degreesBefore;
+
+    /**
+     * @param x of the point, @param y of it, in px
+     * @param radius of what is looked at around it, in px: 6 or more
+     * @throws IllegalArgumentException when it lies outside the picture
+     */
+    public PointTracker(Pyramid first, double x, double y, int radius) {
+        Luma picture = first.whole();
+        if (!isWithin(picture, x, y)) {
+            throw new IllegalArgumentException("The point lies outside the picture.");
+        }
+        this.radius = Math.max(6, radius);
+        this.shift = new Shift(Math.min(this.radius, 12));
+        this.last = first;
+        this.warp = Warp.at(x, y);
+        this.before = warp;
+        this.template = new Template(picture, warp, this.radius);
+    }
+
+    /** The radius that suits a picture of a height, in px. */
+    public static int usualRadius(int height) {
+        return Math.max(10, Math.min(20, height / 40));
+    }
+
+    private static boolean isWithin(Luma picture, double x, double y) {
+        return x >= 0 && y >= 0 && x <= picture.width() - 1 && y <= picture.height() - 1;
+    }
+
+    /** Where the point is in the next picture. After it was lost, nothing more can be asked. */
+    public Step next(Pyramid picture) {
+        Luma whole = picture.whole();
+        Shift.Found moved = moved(picture);
+        if (!isWithin(whole, moved.x(), moved.y())) {
+            return new Lost(LEFT);
+        }
+        Shift.Found back = shift.follow(picture, last, moved.x(), moved.y(), warp.tx(), warp.ty());
+        double backPx = Math.hypot(back.x() - warp.tx(), back.y() - warp.ty());
+        Warp guess = warp.movedTo(moved.x(), moved.y());
+        Template.Fit fit = template.fit(whole, guess);
+        if (!isNear(fit, moved) || isFarBelow(fit)) {
+            // A blur, or little to go by, leads the shape astray.
+            fit = template.moved(whole, guess);
+        }
+        boolean astray = backPx > ASTRAY_PX && moved.likeness() < usualLikeness - ASTRAY_DROP;
+        if (astray || !isNear(fit, moved) || isFarBelow(fit)) {
+            return new Lost(COVERED);
+        }
+        if (!isWithin(whole, fit.warp().tx(), fit.warp().ty())) {
+            return new Lost(LEFT);
+        }
+        before = warp;
+        warp = fit.warp();
+        template.learn(whole, warp);
+        usual = usual < 0 ? fit.whole() : usual + 0.2 * (fit.whole() - usual);
+        usualMiddle = usualMiddle < 0 ? fit.middleError() : usualMiddle + 0.2 * (fit.middleError() - usualMiddle);
+        if (fit.whole() < RENEWED_BELOW
+                && fit.whole() > RENEWED_ABOVE
+                && moved.likeness() > SAME
+                && backPx < BACK_PX
+                && fit.middleError() < 1.5 * usualMiddle) {
+            template = template.renewed(whole, Warp.at(warp.tx(), warp.ty()));
+            scaleBefore *= warp.scale();
+            degreesBefore += warp.degrees();
+            warp = Warp.at(warp.tx(), warp.ty());
+            trust *= RENEWAL_COST;
+            usual = -1;
+            usualMiddle = -1;
+        }
+        usualLikeness += 0.2 * (moved.likeness() - usualLikeness);
+        last = picture;
+        double certainty = Math.max(0, fit.whole()) * trust * (backPx < BACK_PX ? 1 : BACK_PX / backPx);
+        return new Found(
+                warp.tx(),
+                warp.ty(),
+                scaleBefore * warp.scale(),
+                degreesBefore + warp.degrees(),
+                Math.min(1, certainty));
+    }
+
+    private boolean isNear(Template.Fit fit, Shift.Found moved) {
+        double aside = Math.hypot(fit.warp().tx() - moved.x(), fit.warp().ty() - moved.y());
+        return fit.warp().shapeDistance(warp) < SHAPE_A_STEP
+                && fit.warp().scale() > SMALLEST
+                && fit.warp().scale() < 1 / SMALLEST
+                && aside < ASIDE_PX;
+    }
+
+    private boolean isFarBelow(Template.Fit fit) {
+        return fit.whole() < Math.max(LEAST, usual - DROP)
+                || fit.middleError() > MIDDLE_ERROR + MIDDLE_TIMES * (usualMiddle < 0 ? UNKNOWN_MIDDLE : usualMiddle);
+    }
+
+    /** From where it would be if it moved on as it did, and from where it was: what looks more alike. */
+    private Shift.Found moved(Pyramid picture) {
+        double onX = 2 * warp.tx() - before.tx();
+        double onY = 2 * warp.ty() - before.ty();
+        Shift.Found best = null;
+        for (int levels = picture.levels(); levels > 0 && (best == null || best.likeness() < ALIKE); levels--) {
+            Shift.Found better = shift.follow(last, picture, warp.tx(), warp.ty(), onX, onY, levels);
+            if (better.likeness() < SURE) {
+                Shift.Found still = shift.follow(last, picture, warp.tx(), warp.ty(), warp.tx(), warp.ty(), levels);
+                better = better.likeness() >= still.likeness() ? better : still;
+            }
+            best = best == null || better.likeness() > best.likeness() ? better : best;
+        }
+        return best;
+    }
+}

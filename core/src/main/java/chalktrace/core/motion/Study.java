@@ -1,0 +1,370 @@
+package chalktrace.core.motion;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/**
+ * What a measured movement proposes: keys where it starts, stops and turns, breakdowns between them, contacts, jumps that want a smear, and on how many frames each
+ * drawing may stay. Several points count by their share of all movement.
+ *
+ * <p>Common practice: keys lie where a movement starts, stops or turns; the breakdown where a limb bends from one direction into another, else before the largest
+ * jump in spacing, else about half way; small spacing reads on twos, a jump that strobes wants ones, or a smear; anticipation is a short move against the main one
+ * before it, overshoot a return after it.
+ *
+ * @param keys in rising order, as are the others
+ */
+public record Study(
+        List<MotionProposal> keys,
+        List<MotionProposal> breakdowns,
+        List<MotionProposal> contacts,
+        List<MotionProposal> smears,
+        List<SpanAdvice> spans) {
+
+    /** Turns of several points within so many frames are one. */
+    private static final int TOGETHER = 2;
+
+    private static final double BEND_DEGREES = 35;
+
+    /** A jump that is at least so large a part of the way between two keys wants a drawing before it. */
+    private static final double JUMP_SHARE = 0.4;
+
+    /** So many times as far as the frames before and after is a jump. */
+    private static final double JUMP_TIMES = 1.5;
+
+    /** A move before or after the main one counts as its anticipation or overshoot up to this share of it. */
+    private static final double AGAINST_SHARE = 0.45;
+
+    /** So many limits in one frame want a smear. */
+    private static final double SMEAR_LIMITS = 1.5;
+
+    private static final int LONGEST_EVERY = 3;
+
+    public Study {
+        keys = List.copyOf(keys);
+        breakdowns = List.copyOf(breakdowns);
+        contacts = List.copyOf(contacts);
+        smears = List.copyOf(smears);
+        spans = List.copyOf(spans);
+    }
+
+    /** Of all the frames on which a point is known. */
+    public static Study of(List<MovingPoint> points, StudySettings settings) {
+        int first = points.stream().mapToInt(MovingPoint::firstFrame).min().orElse(0);
+        int last = points.stream().mapToInt(MovingPoint::lastFrame).max().orElse(0);
+        return of(points, first, last, settings);
+    }
+
+    /**
+     * Where a point's path only begins or ends because it was not followed any farther is no key. Cost: frames times points.
+     *
+     * @param first frame and
+     * @param last frame of the movement: there paths that are on their way begin and end with keys
+     */
+    public static Study of(List<MovingPoint> points, int first, int last, StudySettings settings) {
+        return new Maker(points, first, last, settings).study();
+    }
+
+    /** Without contacts: where nobody says what a point is, coming down means nothing. */
+    public Study withoutContacts() {
+        return new Study(keys, breakdowns, List.of(), smears, spans);
+    }
+
+    /** All of them, by frame. */
+    public List<MotionProposal> proposals() {
+        List<MotionProposal> out = new ArrayList<>(keys);
+        out.addAll(breakdowns);
+        out.addAll(contacts);
+        out.addAll(smears);
+        out.sort(Comparator.comparingInt(MotionProposal::frame));
+        return List.copyOf(out);
+    }
+
+    private static final class Maker {
+
+        private record Found(MovingPoint point, Turn turn, double share) {}
+
+        private final int first;
+        private final int last;
+        private final StudySettings settings;
+        private final List<MovingPoint> moving = new ArrayList<>();
+        private final List<Double> shares = new ArrayList<>();
+        private final List<TurnFinder> finders = new ArrayList<>();
+
+        Maker(List<MovingPoint> points, int first, int last, StudySettings settings) {
+            this.first = first;
+            this.last = last;
+            this.settings = settings;
+            double all = points.stream().mapToDouble(Maker::travel).sum();
+            for (MovingPoint point : points) {
+                double extent = point.extent(point.firstFrame(), point.lastFrame());
+                if (extent > Math.max(8 * point.noise(), 0.004 * settings.heightPx())) {
+                    moving.add(point);
+                    shares.add(all == 0 ? 0 : travel(point) / all);
+                    finders.add(new TurnFinder(point, settings.turnShare() * extent, settings.heightPx()));
+                }
+            }
+        }
+
+        /** How far it goes, the scatter of noise left out. */
+        private static double travel(MovingPoint point) {
+            return point.smoothed(2).length();
+        }
+
+        Study study() {
+            List<MotionProposal> keys = keys();
+            List<MotionProposal> breakdowns = new ArrayList<>();
+            List<SpanAdvice> spans = new ArrayList<>();
+            for (int i = 0; i + 1 < keys.size(); i++) {
+                int from = keys.get(i).frame();
+                int to = keys.get(i + 1).frame();
+                spans.add(span(from, to));
+                if (to - from >= 2 && !isHeld(from, to)) {
+                    breakdowns.add(breakdown(from, to));
+                }
+            }
+            return new Study(keys, breakdowns, contacts(), smears(), spans);
+        }
+
+        private List<MotionProposal> keys() {
+            List<Found> all = new ArrayList<>();
+            for (int i = 0; i < moving.size(); i++) {
+                for (Turn turn : finders.get(i).turns()) {
+                    if (isOfMovement(turn)) {
+                        all.add(new Found(moving.get(i), turn, shares.get(i)));
+                    }
+                }
+            }
+            all.sort(Comparator.comparingInt(found -> found.turn().frame()));
+            List<MotionProposal> out = new ArrayList<>();
+            List<Found> group = new ArrayList<>();
+            for (Found found : all) {
+                if (!group.isEmpty()
+                        && found.turn().frame() - group.get(0).turn().frame() > TOGETHER) {
+                    add(group, out);
+                    group.clear();
+                }
+                group.add(found);
+            }
+            add(group, out);
+            return out;
+        }
+
+        private boolean isOfMovement(Turn turn) {
+            return switch (turn.kind()) {
+                case FIRST -> turn.frame() == first;
+                case LAST -> turn.frame() == last;
+                case START, STOP, TURN -> true;
+            };
+        }
+
+        private void add(List<Found> group, List<MotionProposal> out) {
+            if (group.isEmpty()) {
+                return;
+            }
+            Set<String> names = new LinkedHashSet<>();
+            double share = 0;
+            for (Found found : group) {
+                share += names.add(found.point().name()) ? found.share() : 0;
+            }
+            // The same point's own turns near each other, as a stop and a start, stay apart.
+            if (names.size() == 1) {
+                for (Found found : group) {
+                    if (share >= Math.min(settings.leastShare(), 1.0 / moving.size())) {
+                        out.add(key(found, List.copyOf(names)));
+                    }
+                }
+                return;
+            }
+            if (share >= settings.leastShare()) {
+                Found main = group.stream()
+                        .max(Comparator.comparingDouble(Found::share))
+                        .orElseThrow();
+                out.add(key(main, List.copyOf(names)));
+            }
+        }
+
+        private MotionProposal key(Found found, List<String> names) {
+            return new MotionProposal(found.turn().frame(), MotionProposal.Kind.KEY, reason(found), names);
+        }
+
+        private String reason(Found found) {
+            Turn turn = found.turn();
+            String words =
+                    switch (turn.kind()) {
+                        case FIRST -> "the movement is on its way already";
+                        case LAST -> "the movement goes on after it";
+                        case START -> "starts to move";
+                        case STOP -> "comes to rest";
+                        case TURN -> String.format(Locale.ROOT, "turns %.0f degrees", turn.degrees());
+                    };
+            return words + against(found);
+        }
+
+        /** Whether the move to or from a turn is one against the main one. */
+        private String against(Found found) {
+            List<Turn> turns = finders.get(moving.indexOf(found.point())).turns();
+            int at = turns.indexOf(found.turn());
+            if (found.turn().kind() != Turn.Kind.TURN || at < 1 || at + 1 >= turns.size()) {
+                return "";
+            }
+            double before = found.point()
+                    .distance(turns.get(at - 1).frame(), found.turn().frame());
+            double after = found.point()
+                    .distance(found.turn().frame(), turns.get(at + 1).frame());
+            if (before < AGAINST_SHARE * after && begins(turns.get(at - 1))) {
+                return String.format(
+                        Locale.ROOT, ": anticipation, %.0f px against the %.0f px after it", before, after);
+            }
+            if (after < AGAINST_SHARE * before && turns.get(at + 1).kind() == Turn.Kind.STOP) {
+                return String.format(Locale.ROOT, ": overshoot, %.0f px back after %.0f px", after, before);
+            }
+            return "";
+        }
+
+        private static boolean begins(Turn turn) {
+            return turn.kind() == Turn.Kind.START || turn.kind() == Turn.Kind.FIRST;
+        }
+
+        /** The point that goes farthest between two frames. */
+        private MovingPoint main(int from, int to) {
+            return moving.stream()
+                    .max(Comparator.comparingDouble(point -> point.smoothed(2).length(from, to)))
+                    .orElseThrow();
+        }
+
+        private boolean isHeld(int from, int to) {
+            for (int i = 0; i < moving.size(); i++) {
+                MovingPoint point = moving.get(i);
+                boolean rests = finders.get(i).rests().stream()
+                        .anyMatch(rest -> rest.first() <= from + 1 && rest.last() >= to - 1);
+                if (!rests && point.knows(from) && point.knows(to)) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        private MotionProposal breakdown(int from, int to) {
+            MovingPoint point = main(from, to);
+            TurnFinder finder = finders.get(moving.indexOf(point));
+            int sharpest = from + 1;
+            double most = 0;
+            for (int frame = from + 1; frame < to; frame++) {
+                double degrees = finder.bend(frame, from, to);
+                if (degrees > most) {
+                    most = degrees;
+                    sharpest = frame;
+                }
+            }
+            int middle = (from + to + 1) / 2;
+            if (most >= BEND_DEGREES) {
+                return breakdown(sharpest, String.format(Locale.ROOT, "bends by %.0f degrees", most), point);
+            }
+            int jump = from + 1;
+            for (int frame = from + 1; frame <= to; frame++) {
+                jump = spacing(point, frame) > spacing(point, jump) ? frame : jump;
+            }
+            double largest = spacing(point, jump);
+            double around = Math.max(spacing(point, jump - 1), jump < to ? spacing(point, jump + 1) : 0);
+            if (jump - 1 > from && largest >= JUMP_SHARE * point.length(from, to) && largest > JUMP_TIMES * around) {
+                return breakdown(
+                        jump - 1, String.format(Locale.ROOT, "before the largest spacing: %.0f px", largest), point);
+            }
+            return breakdown(middle, "half way between the keys", point);
+        }
+
+        private static double spacing(MovingPoint point, int frame) {
+            return point.spacing(frame).orElse(0);
+        }
+
+        private static MotionProposal breakdown(int frame, String reason, MovingPoint point) {
+            return new MotionProposal(frame, MotionProposal.Kind.BREAKDOWN, reason, List.of(point.name()));
+        }
+
+        private SpanAdvice span(int from, int to) {
+            if (isHeld(from, to)) {
+                return new SpanAdvice(from, to, to - from, "nothing moves: a hold");
+            }
+            double limit = settings.limitPercent() / 100 * settings.heightPx();
+            for (int every = LONGEST_EVERY; every > 1; every--) {
+                double jump = largestJump(from, to, every);
+                // On threes a movement reads only where it is slow.
+                double allowed = every == LONGEST_EVERY ? limit / 3 : limit;
+                if (jump <= allowed && to - from >= every) {
+                    return new SpanAdvice(
+                            from,
+                            to,
+                            every,
+                            words("largest spacing over " + every + " frames", jump, allowed, "within"));
+                }
+            }
+            return new SpanAdvice(
+                    from, to, 1, words("largest spacing over 2 frames", largestJump(from, to, 2), limit, "above"));
+        }
+
+        private String words(String what, double px, double limit, String side) {
+            return String.format(
+                    Locale.ROOT,
+                    "%s: %.0f px, %.1f %% of the height, %s %.1f %%",
+                    what,
+                    px,
+                    settings.percent(px),
+                    side,
+                    settings.percent(limit));
+        }
+
+        private double largestJump(int from, int to, int every) {
+            double most = 0;
+            for (MovingPoint point : moving) {
+                for (int frame = from; frame + every <= to; frame++) {
+                    if (point.knows(frame) && point.knows(frame + every)) {
+                        most = Math.max(most, point.distance(frame, frame + every));
+                    }
+                }
+            }
+            return most;
+        }
+
+        private List<MotionProposal> contacts() {
+            List<MotionProposal> out = new ArrayList<>();
+            for (MovingPoint point : moving) {
+                for (int frame : ContactFinder.of(point, settings)) {
+                    out.add(new MotionProposal(
+                            frame,
+                            MotionProposal.Kind.CONTACT,
+                            String.format(Locale.ROOT, "comes down and stays, at height %.0f px", point.y(frame)),
+                            List.of(point.name())));
+                }
+            }
+            out.sort(Comparator.comparingInt(MotionProposal::frame));
+            return out;
+        }
+
+        private List<MotionProposal> smears() {
+            double limit = SMEAR_LIMITS * settings.limitPercent() / 100 * settings.heightPx();
+            List<MotionProposal> out = new ArrayList<>();
+            for (MovingPoint point : moving) {
+                for (int frame = point.firstFrame() + 1; frame <= point.lastFrame(); frame++) {
+                    double px = spacing(point, frame);
+                    if (px > limit && px >= spacing(point, frame - 1) && px > spacing(point, frame + 1)) {
+                        out.add(new MotionProposal(
+                                frame,
+                                MotionProposal.Kind.SMEAR,
+                                String.format(
+                                        Locale.ROOT,
+                                        "largest spacing: %.0f px, %.0f %% of the height",
+                                        px,
+                                        settings.percent(px)),
+                                List.of(point.name())));
+                    }
+                }
+            }
+            out.sort(Comparator.comparingInt(MotionProposal::frame));
+            return out;
+        }
+    }
+}

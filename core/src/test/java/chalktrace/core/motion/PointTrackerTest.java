@@ -1,0 +1,153 @@
+package chalktrace.core.motion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import chalktrace.core.testing.MovingClip;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class PointTrackerTest {
+
+    private static final int FRAMES = 60;
+    private static final int POINTS = 8;
+
+    /** What became of points that were followed through clips whose movement is known. */
+    private static final class Tally {
+        private final List<Double> errors = new ArrayList<>();
+        private int points;
+        private int falsePaths;
+        private int lostTooLate;
+        private int lostForNothing;
+
+        double quantile(double share) {
+            errors.sort(null);
+            return errors.get((int) (share * (errors.size() - 1)));
+        }
+    }
+
+    private static Tally follow(double fastest, boolean blurred, int coveredFrom, long... seeds) {
+        Tally tally = new Tally();
+        for (long seed : seeds) {
+            MovingClip clip = new MovingClip(seed, FRAMES, fastest, blurred, coveredFrom);
+            List<Pyramid> pictures = new ArrayList<>();
+            for (int frame = 0; frame < FRAMES; frame++) {
+                pictures.add(new Pyramid(clip.picture(frame)));
+            }
+            Random random = new Random(seed);
+            for (int p = 0; p < POINTS; p++) {
+                double angle = 2 * Math.PI * random.nextDouble();
+                double far = 0.75 * clip.size() * Math.sqrt(random.nextDouble());
+                follow(clip, pictures, far * Math.cos(angle), far * Math.sin(angle), tally);
+            }
+        }
+        return tally;
+    }
+
+    private static void follow(MovingClip clip, List<Pyramid> pictures, double u, double v, Tally tally) {
+        double[] start = clip.truth(u, v, 0);
+        int radius = PointTracker.usualRadius(MovingClip.HEIGHT);
+        PointTracker tracker = new PointTracker(pictures.get(0), start[0], start[1], radius);
+        tally.points++;
+        int covered = -1;
+        int wrong = 0;
+        int lost = -1;
+        for (int frame = 1; frame < FRAMES && lost < 0; frame++) {
+            covered = covered < 0 && clip.covers(u, v, frame) ? frame : covered;
+            if (tracker.next(pictures.get(frame)) instanceof PointTracker.Found found) {
+                double[] truth = clip.truth(u, v, frame);
+                double error = Math.hypot(found.x() - truth[0], found.y() - truth[1]);
+                if (covered < 0) {
+                    tally.errors.add(error);
+                }
+                wrong += covered >= 0 || error > 5 ? 1 : 0;
+            } else {
+                lost = frame;
+            }
+        }
+        tally.falsePaths += wrong > 5 ? 1 : 0;
+        tally.lostTooLate += covered >= 0 && (lost < 0 || lost > covered + 2) ? 1 : 0;
+        boolean aboutToBeCovered =
+                lost >= 0 && (clip.covers(u, v, lost) || clip.covers(u, v, lost + 1) || clip.covers(u, v, lost + 2));
+        tally.lostForNothing += lost >= 0 && covered < 0 && !aboutToBeCovered ? 1 : 0;
+    }
+
+    private static long[] seeds(String what) {
+        long fresh = new Random().nextLong();
+        System.out.println("PointTrackerTest: fresh seed of " + what + " " + fresh);
+        return new long[] {1, 4, 5, fresh};
+    }
+
+    @Test
+    void aPointOnAThingThatMovesFastTurnsGrowsAndDarkensIsFollowedExactly() {
+        Tally tally = follow(20, false, -1, seeds("fast movement"));
+        assertThat(tally.quantile(0.5)).isLessThan(0.3);
+        assertThat(tally.quantile(0.95)).isLessThan(1);
+        assertThat(tally.falsePaths).isLessThanOrEqualTo(tally.points / 16);
+        assertThat(tally.lostForNothing).isLessThanOrEqualTo(tally.points / 8);
+    }
+
+    @Test
+    void soIsOneThatIsBlurredByItsMovement() {
+        Tally tally = follow(20, true, -1, seeds("blur"));
+        assertThat(tally.quantile(0.5)).isLessThan(0.5);
+        assertThat(tally.quantile(0.95)).isLessThan(2);
+        assertThat(tally.falsePaths).isLessThanOrEqualTo(tally.points / 8);
+        assertThat(tally.lostForNothing).isLessThanOrEqualTo(tally.points / 5);
+    }
+
+    @Test
+    void aPointThatIsCoveredIsLostWithinTwoFrames() {
+        Tally tally = follow(14, false, 25, seeds("covering"));
+        assertThat(tally.lostTooLate).isLessThanOrEqualTo(tally.points / 12);
+        assertThat(tally.falsePaths).isLessThanOrEqualTo(tally.points / 16);
+    }
+
+    @Test
+    void aPointThatLeavesThePictureIsLostThere() {
+        MovingClip clip = new MovingClip(2, FRAMES, 6, false, -1);
+        PointTracker tracker = new PointTracker(shifted(clip, 0), 20, 135, 10);
+        PointTracker.Step step = null;
+        for (int frame = 1; frame < 12 && !(step instanceof PointTracker.Lost); frame++) {
+            step = tracker.next(shifted(clip, 3 * frame));
+        }
+        assertThat(step).isEqualTo(new PointTracker.Lost(PointTracker.LEFT));
+    }
+
+    /** Its first picture, pushed to the left. */
+    private static Pyramid shifted(MovingClip clip, int px) {
+        Luma whole = clip.picture(0);
+        byte[] out = new byte[whole.values().length];
+        for (int i = 0; i < out.length; i++) {
+            int x = Math.min(whole.width() - 1, i % whole.width() + px);
+            out[i] = whole.values()[i / whole.width() * whole.width() + x];
+        }
+        return new Pyramid(new Luma(out, whole.width(), whole.height()));
+    }
+
+    @Test
+    void aPointOutsideThePictureIsRefused() {
+        Pyramid picture = new Pyramid(new MovingClip(1, FRAMES, 6, false, -1).picture(0));
+        assertThatThrownBy(() -> new PointTracker(picture, -3, 10, 10)).hasMessageContaining("outside the picture");
+    }
+
+    @Test
+    void anEvenPlaceAndAnEdgeAreToldFromACornerAndABetterOneIsFound() {
+        byte[] values = new byte[200 * 200];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = (byte) (i % 200 > 100 && i / 200 > 100 ? 200 : 60);
+        }
+        Luma corner = new Luma(values, 200, 200);
+        assertThat(Spot.of(corner, 40, 40, 10).kind()).isEqualTo(Spot.Kind.FLAT);
+        assertThat(Spot.of(corner, 100, 160, 10).kind()).isEqualTo(Spot.Kind.EDGE);
+        assertThat(Spot.of(corner, 100, 100, 10).kind()).isEqualTo(Spot.Kind.GOOD);
+        assertThat(Spot.bestNear(corner, 90, 112, 10, 30)).hasValueSatisfying(spot -> {
+            assertThat(spot.x()).isBetween(94.0, 108.0);
+            assertThat(spot.y()).isBetween(94.0, 108.0);
+        });
+        assertThat(Spot.bestNear(new Luma(new byte[40_000], 200, 200), 90, 90, 10, 30))
+                .isEmpty();
+    }
+}

@@ -1,0 +1,210 @@
+package chalktrace.core.motion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.core.testing.Movements;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class StudyTest {
+
+    private static final StudySettings USUAL = StudySettings.usual(1080);
+
+    private static List<Integer> frames(List<MotionProposal> proposals) {
+        return proposals.stream().map(MotionProposal::frame).toList();
+    }
+
+    private static List<Integer> keys(MovingPoint point) {
+        return frames(Study.of(List.of(point), USUAL).keys());
+    }
+
+    /** A path with a place on each frame, straight and eased from knot to knot. */
+    private static MovingPoint through(int[] frames, double[][] places) {
+        double[] x = new double[frames[frames.length - 1] + 1];
+        double[] y = new double[x.length];
+        for (int i = 0; i + 1 < frames.length; i++) {
+            for (int frame = frames[i]; frame <= frames[i + 1]; frame++) {
+                double share = (double) (frame - frames[i]) / (frames[i + 1] - frames[i]);
+                x[frame] = places[i][0] + share * (places[i + 1][0] - places[i][0]);
+                y[frame] = places[i][1] + share * (places[i + 1][1] - places[i][1]);
+            }
+        }
+        return new MovingPoint("hand", 0, x, y);
+    }
+
+    @Test
+    void keysAreFoundOnTheTurnsOfMovementsThatNobodyMadeToFit() {
+        long fresh = new Random().nextLong();
+        System.out.println("StudyTest: fresh seed " + fresh);
+        int turns = 0;
+        int exact = 0;
+        int near = 0;
+        int extra = 0;
+        for (long seed = 0; seed < 100; seed++) {
+            Movements.Known known = Movements.swings(seed < 50 ? seed : fresh + seed, 1);
+            List<Integer> found = keys(known.point());
+            for (int turn : known.turns().subList(1, known.turns().size() - 1)) {
+                turns++;
+                exact += found.contains(turn) ? 1 : 0;
+                near += found.stream().anyMatch(key -> Math.abs(key - turn) <= 1) ? 1 : 0;
+            }
+            extra += (int) found.stream()
+                    .filter(key -> known.turns().stream().noneMatch(turn -> Math.abs(key - turn) <= 2))
+                    .count();
+        }
+        assertThat(exact / (double) turns).as("on the frame").isGreaterThan(0.95);
+        assertThat(near / (double) turns).as("within one frame").isGreaterThan(0.98);
+        assertThat(extra / (double) turns).as("keys where nothing turns").isLessThan(0.02);
+    }
+
+    /** Common practice: keys 1, 8, 12 and 19 with the breakdowns 5, 10 and 14, counted from 1. */
+    @Test
+    void theWorkedExampleComesOut() {
+        MovingPoint hand = through(
+                new int[] {0, 4, 7, 11, 13, 18},
+                new double[][] {{100, 500}, {140, 300}, {300, 200}, {120, 420}, {190, 330}, {460, 330}});
+        Study study = Study.of(List.of(hand), USUAL);
+        assertThat(frames(study.keys())).containsExactly(0, 7, 11, 18);
+        assertThat(frames(study.breakdowns())).containsExactly(4, 9, 13);
+        assertThat(study.breakdowns().get(1).reason()).isEqualTo("half way between the keys");
+    }
+
+    @Test
+    void contactsOfWalksAreFoundWithinAFrame() {
+        long fresh = new Random().nextLong();
+        System.out.println("StudyTest: fresh seed of walks " + fresh);
+        int all = 0;
+        int near = 0;
+        for (long seed = 0; seed < 100; seed++) {
+            Movements.Known known = Movements.walkingFoot(seed < 50 ? seed : fresh + seed, 1);
+            List<Integer> found = frames(Study.of(List.of(known.point()), USUAL).contacts());
+            for (int contact : known.turns()) {
+                all++;
+                near += found.stream().anyMatch(frame -> Math.abs(frame - contact) <= 1) ? 1 : 0;
+            }
+            assertThat(found)
+                    .as("walk " + seed)
+                    .hasSizeLessThanOrEqualTo(known.turns().size() + 1);
+        }
+        assertThat(near / (double) all).isGreaterThan(0.95);
+    }
+
+    @Test
+    void aPathThatIsReversedInTimeHasTheSameKeys() {
+        for (long seed = 0; seed < 20; seed++) {
+            MovingPoint point = Movements.swings(seed, 0).point();
+            int frames = point.lastFrame() + 1;
+            double[] x = new double[frames];
+            double[] y = new double[frames];
+            Arrays.setAll(x, i -> point.x(frames - 1 - i));
+            Arrays.setAll(y, i -> point.y(frames - 1 - i));
+            List<Integer> back = new ArrayList<>(keys(new MovingPoint("hand", 0, x, y)).stream()
+                    .map(frame -> frames - 1 - frame)
+                    .toList());
+            back.sort(null);
+            assertThat(back).as("seed " + seed).isEqualTo(keys(point));
+        }
+    }
+
+    @Test
+    void aLargerPictureHasTheSameKeysAndALargerSpacing() {
+        MovingPoint point = Movements.swings(3, 0).point();
+        int frames = point.lastFrame() + 1;
+        double[] x = new double[frames];
+        double[] y = new double[frames];
+        Arrays.setAll(x, i -> 2 * point.x(i));
+        Arrays.setAll(y, i -> 2 * point.y(i));
+        MovingPoint larger = new MovingPoint("hand", 0, x, y);
+        assertThat(frames(Study.of(List.of(larger), StudySettings.usual(2160)).keys()))
+                .isEqualTo(keys(point));
+        assertThat(larger.spacing(5).orElseThrow())
+                .isCloseTo(2 * point.spacing(5).orElseThrow(), within(1e-9));
+    }
+
+    @Test
+    void aPointAtRestInGrainHasNoKeys() {
+        Random random = new Random(8);
+        double[] x = new double[80];
+        double[] y = new double[80];
+        Arrays.setAll(x, i -> 300 + random.nextGaussian());
+        Arrays.setAll(y, i -> 300 + random.nextGaussian());
+        Study study = Study.of(List.of(new MovingPoint("cup", 0, x, y)), USUAL);
+        assertThat(study.proposals()).isEmpty();
+    }
+
+    @Test
+    void aRestBetweenTwoMovesIsAHoldWithAKeyAtEachEnd() {
+        MovingPoint hand =
+                through(new int[] {0, 10, 30, 40}, new double[][] {{100, 100}, {400, 100}, {400, 100}, {400, 500}});
+        Study study = Study.of(List.of(hand), USUAL);
+        assertThat(frames(study.keys())).containsExactly(0, 10, 30, 40);
+        assertThat(study.spans().get(1)).isEqualTo(new SpanAdvice(10, 30, 20, "nothing moves: a hold"));
+        assertThat(frames(study.breakdowns())).noneMatch(frame -> frame > 10 && frame < 30);
+    }
+
+    /** Common practice: a short move against the main one before it. */
+    @Test
+    void aShortMoveBackBeforeTheMainOneIsAnticipation() {
+        MovingPoint hand = through(
+                new int[] {0, 12, 20, 30, 50},
+                new double[][] {{300, 400}, {300, 400}, {240, 400}, {700, 400}, {700, 400}});
+        Study study = Study.of(List.of(hand), USUAL);
+        assertThat(study.keys()).anySatisfy(key -> {
+            assertThat(key.frame()).isEqualTo(20);
+            assertThat(key.reason()).contains("anticipation, 60 px against the 460 px");
+        });
+    }
+
+    @Test
+    void slowMovesAreAdvisedOnTwosOrThreesAndFastOnesOnOnes() {
+        // 8 percent of 1080 px is 86.4 px from drawing to drawing.
+        MovingPoint slow = through(new int[] {0, 24}, new double[][] {{0, 0}, {24 * 9, 0}});
+        MovingPoint medium = through(new int[] {0, 24}, new double[][] {{0, 0}, {24 * 40, 0}});
+        MovingPoint fast = through(new int[] {0, 24}, new double[][] {{0, 0}, {24 * 50, 0}});
+        assertThat(Study.of(List.of(slow), USUAL).spans().get(0).every()).isEqualTo(3);
+        assertThat(Study.of(List.of(medium), USUAL).spans().get(0).every()).isEqualTo(2);
+        assertThat(Study.of(List.of(fast), USUAL).spans().get(0).every()).isEqualTo(1);
+    }
+
+    @Test
+    void aJumpOfOneFrameIsASmearCandidateAndItsBreakdownLiesBeforeIt() {
+        MovingPoint hand =
+                through(new int[] {0, 6, 7, 12}, new double[][] {{0, 500}, {40, 500}, {340, 500}, {380, 500}});
+        Study study = Study.of(List.of(hand), USUAL);
+        assertThat(study.smears()).singleElement().satisfies(smear -> {
+            assertThat(smear.frame()).isEqualTo(7);
+            assertThat(smear.reason()).isEqualTo("largest spacing: 300 px, 28 % of the height");
+        });
+        assertThat(frames(study.breakdowns())).containsExactly(6);
+    }
+
+    @Test
+    void ofTwoPointsTheOneThatMovesMoreDecides() {
+        MovingPoint hand = Movements.swings(5, 0).point();
+        double[] x = new double[hand.lastFrame() + 1];
+        Arrays.setAll(x, i -> 5 * Math.sin(i / 2.0));
+        MovingPoint eye = new MovingPoint("eye", 0, x, new double[x.length]);
+        List<MotionProposal> both = Study.of(List.of(hand, eye), USUAL).keys();
+        assertThat(frames(both)).isEqualTo(keys(hand));
+    }
+
+    @Test
+    void aGapInThePathMakesNoTurn() {
+        double[] x = new double[60];
+        Arrays.setAll(x, i -> i < 25 || i >= 35 ? 10.0 * i : Double.NaN);
+        Study study = Study.of(List.of(new MovingPoint("hand", 0, x, new double[60])), USUAL);
+        assertThat(frames(study.keys())).containsExactly(0, 59);
+    }
+
+    @Test
+    void theFloorLineDecidesWhatAContactIs() {
+        MovingPoint foot = Movements.walkingFoot(4, 0).point();
+        StudySettings lower = USUAL.withFloorY(OptionalDouble.of(2000));
+        assertThat(Study.of(List.of(foot), lower).contacts()).isEmpty();
+    }
+}

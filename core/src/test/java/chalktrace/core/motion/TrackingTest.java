@@ -1,0 +1,148 @@
+package chalktrace.core.motion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.core.picture.ArgbPicture;
+import chalktrace.core.picture.Picture;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.PictureSource;
+import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.core.testing.MovingClip;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CancellationException;
+import org.junit.jupiter.api.Test;
+
+class TrackingTest {
+
+    private static final int FRAMES = 40;
+
+    /** A moving clip as a source, lying on its side; pictures from a cut on are of another clip, and one may be unreadable. */
+    private static final class Clip implements PictureSource {
+        private final MovingClip clip;
+        private final MovingClip afterCut;
+        private final int cut;
+        private final int unreadable;
+        private final Map<Integer, Picture> made = new HashMap<>();
+
+        Clip(long seed, int cut, int unreadable) {
+            clip = new MovingClip(seed, FRAMES, 8, false, -1);
+            afterCut = new MovingClip(seed + 100, FRAMES, 8, false, -1);
+            this.cut = cut;
+            this.unreadable = unreadable;
+        }
+
+        @Override
+        public PictureSize displaySize() {
+            return new PictureSize(MovingClip.HEIGHT, MovingClip.WIDTH);
+        }
+
+        @Override
+        public PictureTimes times() {
+            return PictureTimes.even(FrameRate.of(24), FRAMES);
+        }
+
+        @Override
+        public int turnDegrees() {
+            return 90;
+        }
+
+        @Override
+        public Picture picture(int n) throws PictureUnavailableException {
+            if (n == unreadable) {
+                throw new PictureUnavailableException("It is damaged.");
+            }
+            return made.computeIfAbsent(n, frame -> {
+                Luma luma = (frame < cut ? clip : afterCut).picture(frame);
+                int[] argb = new int[luma.values().length];
+                for (int i = 0; i < argb.length; i++) {
+                    argb[i] = 0xFF000000 | 0x010101 * (luma.values()[i] & 0xFF);
+                }
+                return new ArgbPicture(new PictureSize(luma.width(), luma.height()), argb);
+            });
+        }
+
+        /** As it is seen: turned counter-clockwise, the first pixel's corner at 0, 0. */
+        double[] truth(double u, double v, int frame) {
+            double[] stored = clip.truth(u, v, frame);
+            return new double[] {stored[1] + 0.5, MovingClip.WIDTH - stored[0] - 0.5};
+        }
+    }
+
+    private static TrackPath follow(Clip clip, int touched) throws PictureUnavailableException {
+        double[] at = clip.truth(0, 0, touched);
+        return Tracking.follow(
+                        clip, List.of(new Tracking.Start(touched, at[0], at[1], 0)), 0, FRAMES, (done, total) -> true)
+                .get(0);
+    }
+
+    @Test
+    void aPointIsFollowedToBothEndsInPxOfTheSourceAsItIsSeen() throws Exception {
+        Clip clip = new Clip(1, FRAMES, -1);
+        TrackPath path = follow(clip, 20);
+        assertThat(path.places()).hasSize(FRAMES);
+        assertThat(path.lost()).isEmpty();
+        for (TrackPath.Place place : path.places()) {
+            double[] truth = clip.truth(0, 0, place.picture());
+            assertThat(place.x()).as("x on " + place.picture()).isCloseTo(truth[0], within(0.6));
+            assertThat(place.y()).as("y on " + place.picture()).isCloseTo(truth[1], within(0.6));
+        }
+        assertThat(path.at(20).orElseThrow().origin()).isEqualTo(TrackPath.Origin.HAND);
+    }
+
+    @Test
+    void itStopsAtACutAndSaysSo() throws Exception {
+        TrackPath path = follow(new Clip(1, 25, -1), 10);
+        assertThat(path.lastPicture()).isEqualTo(24);
+        assertThat(path.lost()).containsExactly(new TrackPath.Lost(25, Tracking.CUT));
+    }
+
+    @Test
+    void itStopsBeforeAPictureThatCantBeRead() throws Exception {
+        TrackPath path = follow(new Clip(1, FRAMES, 30), 10);
+        assertThat(path.lastPicture()).isEqualTo(29);
+        assertThat(path.lost()).containsExactly(new TrackPath.Lost(30, Tracking.UNREADABLE));
+    }
+
+    @Test
+    void aPointThatWasTouchedOnSuchAPictureIsAnError() {
+        assertThatThrownBy(() -> follow(new Clip(1, FRAMES, 10), 10)).isInstanceOf(PictureUnavailableException.class);
+    }
+
+    @Test
+    void aPointOutsideThePictureOrTheRangeIsSaid() throws Exception {
+        Clip clip = new Clip(1, FRAMES, -1);
+        TrackPath outside = Tracking.follow(
+                        clip, List.of(new Tracking.Start(3, -20, 10, 0)), 0, 10, (done, total) -> true)
+                .get(0);
+        assertThat(outside.lost()).containsExactly(new TrackPath.Lost(3, Tracking.OUTSIDE));
+        assertThatThrownBy(() ->
+                        Tracking.follow(clip, List.of(new Tracking.Start(12, 5, 5, 0)), 0, 10, (done, total) -> true))
+                .hasMessageContaining("picture 12, which is not among 0 to 9");
+    }
+
+    @Test
+    void itEndsWhenItIsCancelled() {
+        assertThatThrownBy(() -> Tracking.follow(
+                        new Clip(1, FRAMES, -1),
+                        List.of(new Tracking.Start(0, 100, 100, 0)),
+                        0,
+                        FRAMES,
+                        (done, total) -> done < 5))
+                .isInstanceOf(CancellationException.class);
+    }
+
+    @Test
+    void aGapIsBridgedOnlyWhenItIsAskedForAndSaysThatItIsAGuess() {
+        TrackPath path =
+                TrackPath.of(List.of(TrackPath.Place.byHand(2, 10, 10), TrackPath.Place.byHand(6, 50, 30)), List.of());
+        assertThat(path.at(4)).isEmpty();
+        assertThat(path.bridged(5).at(4)).contains(new TrackPath.Place(4, 30, 20, 1, 0, 0, TrackPath.Origin.GUESSED));
+        assertThat(path.bridged(2)).isEqualTo(path);
+    }
+}

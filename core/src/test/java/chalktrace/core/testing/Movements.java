@@ -1,0 +1,86 @@
+package chalktrace.core.testing;
+
+import chalktrace.core.motion.MovingPoint;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+
+/** Movements of one point whose turns are known. */
+public final class Movements {
+
+    /** @param turns the frames on which it starts, turns and ends */
+    public record Known(MovingPoint point, List<Integer> turns) {}
+
+    private Movements() {}
+
+    /** There and back along a line or a bow, eased, each way of its own length and time, in noise. @param noise in px, as a deviation */
+    public static Known swings(long seed, double noise) {
+        Random random = new Random(seed);
+        double direction = 2 * Math.PI * random.nextDouble();
+        double bow = random.nextBoolean() ? 0 : 0.25 * random.nextGaussian();
+        int count = 6 + random.nextInt(5);
+        List<Integer> turns = new ArrayList<>(List.of(0));
+        List<Double> reach = new ArrayList<>(List.of(0.0));
+        for (int i = 1; i <= count; i++) {
+            turns.add(turns.get(i - 1) + 6 + random.nextInt(10));
+            double length = 100 + 200 * random.nextDouble();
+            reach.add(reach.get(i - 1) + (i % 2 == 0 ? -length : length));
+        }
+        int frames = turns.get(count) + 1;
+        double[] x = new double[frames];
+        double[] y = new double[frames];
+        for (int i = 0; i < count; i++) {
+            for (int frame = turns.get(i); frame <= turns.get(i + 1); frame++) {
+                double share = (double) (frame - turns.get(i)) / (turns.get(i + 1) - turns.get(i));
+                double eased = (1 - Math.cos(Math.PI * share)) / 2;
+                double along = reach.get(i) + eased * (reach.get(i + 1) - reach.get(i));
+                double aside = bow * Math.sin(Math.PI * eased) * Math.abs(reach.get(i + 1) - reach.get(i));
+                x[frame] = 600 + along * Math.cos(direction) - aside * Math.sin(direction);
+                y[frame] = 400 + along * Math.sin(direction) + aside * Math.cos(direction);
+            }
+        }
+        return new Known(new MovingPoint("hand", 0, noisy(x, noise, random), noisy(y, noise, random)), turns);
+    }
+
+    /** One foot of a walk across the picture: planted, then lifted in a bow to its next place. @param turns the frames of its contacts */
+    public static Known walkingFoot(long seed, double noise) {
+        Random random = new Random(seed);
+        int step = 8 + random.nextInt(9);
+        int air = Math.max(5, (int) Math.round(step * (0.8 + 0.3 * random.nextDouble())));
+        double stride = 120 + 180 * random.nextDouble();
+        double lift = 20 + 60 * random.nextDouble();
+        double floor = 500 + 300 * random.nextDouble();
+        int first = random.nextInt(step);
+        List<Integer> contacts = new ArrayList<>();
+        int frames = first + 2 * step * 5;
+        double[] x = new double[frames];
+        double[] y = new double[frames];
+        double at = 100;
+        for (int frame = 0; frame < frames; frame++) {
+            int phase = Math.floorMod(frame - first, 2 * step);
+            int stride0 = Math.floorDiv(frame - first, 2 * step);
+            double planted = at + stride0 * stride;
+            int lifts = 2 * step - air;
+            if (phase < lifts) {
+                x[frame] = planted;
+                y[frame] = floor;
+            } else {
+                double share = (double) (phase - lifts) / air;
+                x[frame] = planted + stride * (1 - Math.cos(Math.PI * share)) / 2;
+                y[frame] = floor - lift * Math.sin(Math.PI * share);
+            }
+            if (phase == 0 && frame >= air) {
+                contacts.add(frame);
+            }
+        }
+        return new Known(new MovingPoint("foot", 0, noisy(x, noise, random), noisy(y, noise, random)), contacts);
+    }
+
+    public static double[] noisy(double[] values, double noise, Random random) {
+        double[] out = values.clone();
+        for (int i = 0; i < out.length; i++) {
+            out[i] += noise * random.nextGaussian();
+        }
+        return out;
+    }
+}
