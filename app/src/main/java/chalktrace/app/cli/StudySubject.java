@@ -1,12 +1,20 @@
 package chalktrace.app.cli;
 
+import chalktrace.core.guide.Guide;
 import chalktrace.core.motion.MovingParts;
 import chalktrace.core.motion.MovingPoint;
+import chalktrace.core.motion.Track;
+import chalktrace.core.picture.PictureSource;
+import chalktrace.core.render.TrackOnShot;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Shot;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.file.PointsCsv;
+import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -21,8 +29,11 @@ import java.util.OptionalDouble;
 record StudySubject(
         List<MovingPoint> points, boolean named, int first, int last, double heightPx, OptionalDouble floorY) {
 
-    /** @param table of paths; null to follow what moves in a clip */
+    /** @param table of paths; null to follow what moves in a clip, or to take what was tracked in a shot */
     static StudySubject of(Path file, Path table) throws Exception {
+        if (file.getFileName() != null && file.getFileName().toString().endsWith(".chalk")) {
+            return ofShot(file, table);
+        }
         try (Reference reference = References.open(file)) {
             double height = reference.displaySize().height();
             int count = reference.times().count();
@@ -37,6 +48,51 @@ record StudySubject(
             }
             return given(PointsCsv.read(table), height, table, count);
         }
+    }
+
+    private static StudySubject ofShot(Path file, Path table) throws UnreadableException {
+        Shot shot = ShotFile.open(file).shot();
+        StudySubject found = table != null
+                ? given(
+                        PointsCsv.read(table),
+                        shot.setup().size().height(),
+                        table,
+                        shot.setup().length())
+                : tracked(file, shot);
+        return found.withFloorY(shot.guides().stream()
+                .filter(guide -> guide.kind() == Guide.Kind.FLOOR)
+                .mapToDouble(guide -> guide.point(0).y())
+                .findFirst());
+    }
+
+    private static StudySubject tracked(Path file, Shot shot) throws UnreadableException {
+        List<MovingPoint> points = new ArrayList<>();
+        for (Footage clip : shot.footage()) {
+            List<Track> tracks = shot.tracks().stream()
+                    .filter(track -> track.footage().equals(clip.id()))
+                    .toList();
+            if (!tracks.isEmpty()) {
+                try (Reference reference = References.open(Path.of(clip.file()))) {
+                    PictureSource pictures = reference.of(clip, shot.setup());
+                    for (Track track : tracks) {
+                        new TrackOnShot(shot, clip, pictures.times(), pictures.displaySize(), track)
+                                .movement()
+                                .ifPresent(points::add);
+                    }
+                }
+            }
+        }
+        if (points.isEmpty()) {
+            throw UnreadableException.of(
+                    file, "has no tracked point on its frames", "Track one in Study, or give --points FILE.csv.");
+        }
+        int last = points.stream().mapToInt(MovingPoint::lastFrame).max().orElseThrow();
+        int first = points.stream().mapToInt(MovingPoint::firstFrame).min().orElseThrow();
+        return new StudySubject(points, true, first, last, shot.setup().size().height(), OptionalDouble.empty());
+    }
+
+    private StudySubject withFloorY(OptionalDouble y) {
+        return new StudySubject(points, named, first, last, heightPx, y);
     }
 
     private static StudySubject given(List<MovingPoint> points, double height, Path table, int frames)

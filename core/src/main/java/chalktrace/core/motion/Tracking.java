@@ -84,14 +84,19 @@ public final class Tracking {
                 places.get(index)
                         .add(new TrackPath.Place(
                                 picture,
-                                at.getX(),
-                                at.getY(),
-                                found.scale(),
-                                found.degrees(),
-                                found.certainty(),
+                                rounded(at.getX()),
+                                rounded(at.getY()),
+                                rounded(found.scale()),
+                                rounded(found.degrees()),
+                                rounded(found.certainty()),
                                 TrackPath.Origin.FOLLOWED));
             }
         }
+    }
+
+    /** Finer than any camera sees. */
+    private static double rounded(double value) {
+        return Math.rint(value * 10_000) / 10_000;
     }
 
     private final PictureSource source;

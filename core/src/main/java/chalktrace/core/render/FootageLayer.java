@@ -109,17 +109,9 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
 
     private AffineTransform sourceToDevice(Surface surface) {
         AffineTransform transform = surface.view().toDevice();
-        double middleX = surface.size().width() / 2.0;
-        double middleY = surface.size().height() / 2.0;
-        transform.concatenate(placement.transform(middleX, middleY));
         PictureSize whole = shown.displaySize();
-        Region region = shown.region();
-        double fit = shown.fittedInto(surface.size()).getWidth() / (whole.width() * region.width());
-        transform.translate(middleX, middleY);
-        transform.scale(mirrored ? -fit : fit, fit);
-        transform.translate(
-                (0.5 - region.x() - region.width() / 2) * whole.width(),
-                (0.5 - region.y() - region.height() / 2) * whole.height());
+        transform.concatenate(SourcePlace.transform(placement, mirrored, whole, shown.region(), surface.size()));
+        transform.translate(whole.width() / 2.0, whole.height() / 2.0);
         transform.quadrantRotate(Math.floorMod(-shown.turnDegrees() / 90, 4));
         boolean onItsSide = shown.turnDegrees() % 180 != 0;
         double uprightWidth = onItsSide ? whole.height() : whole.width();

@@ -1,6 +1,7 @@
 package chalktrace.core.shot;
 
 import chalktrace.core.guide.Guide;
+import chalktrace.core.motion.Track;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -22,6 +23,7 @@ import java.util.stream.Stream;
  * @param cues in rising order
  * @param marks in rising order of their frames; at most one a frame for the shot and for each level, besides notes
  * @param guides lines that help to draw, in the order in which they were set
+ * @param tracks points of footage that are followed; those of footage that goes, go with it
  */
 public record Shot(
         String name,
@@ -35,7 +37,8 @@ public record Shot(
         Speech speech,
         List<Cue> cues,
         List<Mark> marks,
-        List<Guide> guides) {
+        List<Guide> guides,
+        List<Track> tracks) {
 
     /** @throws IllegalArgumentException when an id is used twice, or a stroke or a group names what is missing */
     public Shot {
@@ -49,8 +52,11 @@ public record Shot(
         cycles = cycles.stream().filter(cycle -> there.contains(cycle.level())).toList();
         cues = sorted(cues, Comparator.comparingDouble(Cue::seconds));
         marks = sorted(marks, Comparator.comparingInt(Mark::frame));
+        Set<String> clips = footage.stream().map(Footage::id).collect(Collectors.toSet());
+        tracks =
+                tracks.stream().filter(track -> clips.contains(track.footage())).toList();
         Set<String> taken = new HashSet<>();
-        ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides)
+        ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides, tracks)
                 .forEach(id -> requireNew(taken, id));
         if (chalks.isEmpty()) {
             throw new IllegalArgumentException("A shot has at least one chalk.");
@@ -69,6 +75,7 @@ public record Shot(
                 List.of(),
                 List.of(),
                 Speech.NONE,
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of());
@@ -95,6 +102,10 @@ public record Shot(
 
     public Optional<Footage> footage(String id) {
         return footage.stream().filter(clip -> clip.id().equals(id)).findFirst();
+    }
+
+    public Optional<Track> track(String id) {
+        return tracks.stream().filter(track -> track.id().equals(id)).findFirst();
     }
 
     public Optional<SoundClip> sound(String id) {
@@ -179,7 +190,7 @@ public record Shot(
 
     /** As many ids as are wanted that nothing in the shot has. */
     public List<String> newIds(String kind, int count) {
-        Set<String> taken = ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides)
+        Set<String> taken = ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides, tracks)
                 .collect(Collectors.toSet());
         List<String> out = new ArrayList<>();
         for (int n = 1; out.size() < count; n++) {
@@ -204,6 +215,7 @@ public record Shot(
         private List<Cue> cues;
         private List<Mark> marks;
         private List<Guide> guides;
+        private List<Track> tracks;
 
         Parts(Shot shot) {
             name = shot.name;
@@ -218,10 +230,12 @@ public record Shot(
             cues = shot.cues;
             marks = shot.marks;
             guides = shot.guides;
+            tracks = shot.tracks;
         }
 
         Shot made() {
-            return new Shot(name, setup, chalks, levels, groups, cycles, footage, sounds, speech, cues, marks, guides);
+            return new Shot(
+                    name, setup, chalks, levels, groups, cycles, footage, sounds, speech, cues, marks, guides, tracks);
         }
     }
 
@@ -279,6 +293,10 @@ public record Shot(
         return with(parts -> parts.guides = newGuides);
     }
 
+    public Shot withTracks(List<Track> newTracks) {
+        return with(parts -> parts.tracks = newTracks);
+    }
+
     public Shot withWords(List<Word> newWords) {
         return withSpeech(speech.withWords(newWords));
     }
@@ -333,7 +351,8 @@ public record Shot(
             List<SoundClip> sounds,
             List<Word> words,
             List<Cue> cues,
-            List<Guide> guides) {
+            List<Guide> guides,
+            List<Track> tracks) {
         return Stream.of(
                         chalks.stream().map(Chalk::id),
                         levels.stream().map(Level::id),
@@ -342,7 +361,8 @@ public record Shot(
                         sounds.stream().map(SoundClip::id),
                         words.stream().map(Word::id),
                         cues.stream().map(Cue::id),
-                        guides.stream().map(Guide::id))
+                        guides.stream().map(Guide::id),
+                        tracks.stream().map(Track::id))
                 .flatMap(all -> all);
     }
 

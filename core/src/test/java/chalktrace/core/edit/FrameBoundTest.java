@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.offset;
 
 import chalktrace.core.guide.Guide;
+import chalktrace.core.motion.Track;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Cycle;
@@ -44,7 +45,7 @@ class FrameBoundTest {
 
     /** Parts of a shot that lie on no frame. */
     private static final Set<Type> EVERYWHERE =
-            Set.of(String.class, ShotSetup.class, Chalk.class, LevelGroup.class, Guide.class);
+            Set.of(String.class, ShotSetup.class, Chalk.class, LevelGroup.class, Guide.class, Track.class);
 
     /** Each drawing shows once, for some frames; a cue and a mark belong to each showing. */
     private static Shot shot(List<Integer> holds) {

@@ -96,6 +96,21 @@ final class JsonFields {
         return out;
     }
 
+    List<Double> numbers(String name) throws WrongField {
+        JsonNode value = node.get(name);
+        if (value == null || !value.isArray() || value.size() > MOST_ITEMS) {
+            throw wrong(name, "should be a list of numbers");
+        }
+        List<Double> out = new ArrayList<>(value.size());
+        for (JsonNode item : value) {
+            if (!item.isNumber()) {
+                throw wrong(name, "should be a list of numbers");
+            }
+            out.add(item.doubleValue());
+        }
+        return out;
+    }
+
     double number(String name) throws WrongField {
         JsonNode value = node.get(name);
         if (value == null || !value.isNumber()) {

@@ -1,6 +1,7 @@
 package chalktrace.media.file;
 
 import chalktrace.core.guide.Guide;
+import chalktrace.core.motion.Track;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
@@ -37,6 +38,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 
 /**
@@ -119,6 +121,7 @@ final class ShotJson {
             to.put("id", guide.id()).put("kind", word(guide.kind()));
             each(to, "points", guide.points(), (spot, p) -> p.put("x", spot.x()).put("y", spot.y()));
         });
+        each(root, "tracks", shot.tracks(), TrackJson::write);
         return root;
     }
 
@@ -207,8 +210,22 @@ final class ShotJson {
                                 f.oneOf("kind", Guide.Kind.class),
                                 f.list("points", p -> p.make(s -> new Guide.Spot(s.number("x"), s.number("y")))))))
                 : List.of();
+        List<Track> tracks =
+                fields.has("tracks") ? fields.list("tracks", item -> item.make(TrackJson::read)) : List.of();
         return fields.make(f -> new Shot(
-                f.text("name"), setup, chalks, levels, groups, cycles, footage, sounds, speech, cues, marks, guides));
+                f.text("name"),
+                setup,
+                chalks,
+                levels,
+                groups,
+                cycles,
+                footage,
+                sounds,
+                speech,
+                cues,
+                marks,
+                guides,
+                tracks));
     }
 
     private static ObjectNode tie(Cue.Tie tie) {
@@ -457,6 +474,18 @@ final class ShotJson {
     static <T> void each(ObjectNode to, String name, List<T> items, BiConsumer<T, ObjectNode> write) {
         ArrayNode array = to.putArray(name);
         items.forEach(item -> write.accept(item, array.addObject()));
+    }
+
+    static <T> void numbers(ObjectNode to, String name, List<T> items, ToDoubleFunction<T> value) {
+        ArrayNode array = to.putArray(name);
+        for (T item : items) {
+            double number = value.applyAsDouble(item);
+            if (number == Math.rint(number) && Math.abs(number) < 1e9) {
+                array.add((long) number);
+            } else {
+                array.add(number);
+            }
+        }
     }
 
     static String word(Enum<?> value) {

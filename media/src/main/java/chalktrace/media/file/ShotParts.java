@@ -47,6 +47,7 @@ final class ShotParts {
         CUES(Shot::cues, (blank, shot) -> blank.withCues(shot.cues()), "cues"),
         MARKS(Shot::marks, (blank, shot) -> blank.withMarks(shot.marks()), "marks"),
         GUIDES(Shot::guides, (blank, shot) -> blank.withGuides(shot.guides()), "guides"),
+        TRACKS(Shot::tracks, (blank, shot) -> blank.withFootage(shot.footage()).withTracks(shot.tracks()), "tracks"),
         /** Its fields are all that are no other part's. */
         SPEECH(Shot::speech, (blank, shot) -> blank.withSpeech(shot.speech()));
 

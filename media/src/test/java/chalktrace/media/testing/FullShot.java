@@ -4,6 +4,9 @@ import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.guide.Guide;
+import chalktrace.core.motion.PointTracker;
+import chalktrace.core.motion.Track;
+import chalktrace.core.motion.TrackPath;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
@@ -137,7 +140,21 @@ public final class FullShot {
                         true)))
                 .withMouthPlace(new MouthPlace(100.5, 60, 24, true))
                 .withCues(List.of(new Cue("cue-1", "clink", 1.25)))
-                .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(6, Mark.Kind.BREAKDOWN)));
+                .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(6, Mark.Kind.BREAKDOWN)))
+                .withTracks(List.of(new Track(
+                        "track-1",
+                        "left hand",
+                        new Rgb(9, 8, 7),
+                        false,
+                        "footage-1",
+                        12.5,
+                        TrackPath.of(
+                                List.of(
+                                        TrackPath.Place.byHand(3, 100.25, -7),
+                                        new TrackPath.Place(
+                                                4, 0.1 + 0.2, 5, 1.25, -33.5, 0.75, TrackPath.Origin.FOLLOWED),
+                                        new TrackPath.Place(7, 12, 13, 1, 0, 0, TrackPath.Origin.GUESSED)),
+                                List.of(new TrackPath.Lost(8, PointTracker.LEFT))))));
         Shot spoken = SpeechEdits.addWord(new Word("word-1", "now", 0.1, 0.45).withSpeaker("Ada"))
                 .change()
                 .apply(shot);

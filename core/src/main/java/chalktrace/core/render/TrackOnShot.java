@@ -1,0 +1,71 @@
+package chalktrace.core.render;
+
+import chalktrace.core.motion.MovingPoint;
+import chalktrace.core.motion.Track;
+import chalktrace.core.motion.TrackPath;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Region;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.time.PictureTimes;
+import java.awt.geom.Point2D;
+import java.util.Arrays;
+import java.util.Optional;
+
+/**
+ * A followed point as the shot shows it: on the shot's frames, in its px, through the footage's timing and placement.
+ *
+ * @param seen the size of the source as it is seen
+ */
+public record TrackOnShot(Shot shot, Footage footage, PictureTimes times, PictureSize seen, Track track) {
+
+    /** Where it is on a frame; empty where the footage shows nothing or the point was not found. */
+    public Optional<Point2D> at(int frame) {
+        return place(frame).map(place -> placed(frame).toShot(place.x(), place.y()));
+    }
+
+    /** What the path says of a frame. */
+    public Optional<TrackPath.Place> place(int frame) {
+        return picture(frame).flatMap(picture -> track.path().at(picture));
+    }
+
+    /** The picture of the source that a frame shows. */
+    public Optional<Integer> picture(int frame) {
+        return footage.at(frame, shot.setup().rate(), times).map(Footage.Showing::picture);
+    }
+
+    public SourcePlace placed(int frame) {
+        return footage.at(frame, shot.setup().rate(), times)
+                .map(showing -> SourcePlace.of(
+                        footage, seen, showing.region(), shot.setup().size()))
+                .orElseGet(() ->
+                        SourcePlace.of(footage, seen, Region.WHOLE, shot.setup().size()));
+    }
+
+    /** All frames on which it is known; empty when there is none. Cost: frames of the shot. */
+    public Optional<MovingPoint> movement() {
+        int length = shot.setup().length();
+        double[] x = new double[length];
+        double[] y = new double[length];
+        Arrays.fill(x, Double.NaN);
+        Arrays.fill(y, Double.NaN);
+        int first = -1;
+        int last = -1;
+        for (int frame = 0; frame < length; frame++) {
+            Optional<Point2D> at = at(frame);
+            if (at.isPresent()) {
+                x[frame] = at.get().getX();
+                y[frame] = at.get().getY();
+                first = first < 0 ? frame : first;
+                last = frame;
+            }
+        }
+        return first < 0
+                ? Optional.empty()
+                : Optional.of(new MovingPoint(
+                        track.name(),
+                        first,
+                        Arrays.copyOfRange(x, first, last + 1),
+                        Arrays.copyOfRange(y, first, last + 1)));
+    }
+}
