@@ -5,6 +5,7 @@ import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
+import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
@@ -12,11 +13,15 @@ import javafx.scene.text.TextAlignment;
 /** Frame numbers: a key's is circled, a breakdown's underlined, as on paper; quiet ones between give the measure. */
 final class MarkLane extends Lane {
 
+    /** How strong a proposed mark is beside one that was set. */
+    private static final double PROPOSED = 0.55;
+
     private static final double LEAST_BETWEEN_NUMBERS = 44;
     private static final int[] STEPS = {1, 2, 4, 6, 12, 24, 48, 120, 240, 480, 1200, 2400, 12_000, 120_000};
 
     MarkLane(Session session, BenchScale scale) {
         super("marks", 22, session, scale);
+        repaintOn(session.view().proposedMarksProperty());
     }
 
     @Override
@@ -41,6 +46,14 @@ final class MarkLane extends Lane {
                 g.fillRect(Math.floor(x), height / 2 - 1, 1, 3);
             }
         }
+        g.setGlobalAlpha(PROPOSED);
+        for (Mark proposed : session().view().proposedMarksProperty().get()) {
+            int frame = proposed.frame();
+            if (frame >= first && frame <= last && shot.markAt(frame).isEmpty()) {
+                marked(g, proposed, shot.setup().number(frame), scale().x(frame + 0.5, width), height);
+            }
+        }
+        g.setGlobalAlpha(1);
         g.setFill(tones().accent());
         for (Mark note : shot.marks()) {
             if (!note.isPose() && note.frame() >= first && note.frame() <= last) {
@@ -95,6 +108,7 @@ final class MarkLane extends Lane {
     /** Whether a quiet number would not run into a mark. */
     private boolean isFree(Shot shot, int frame) {
         double room = 26 / scale().pixelsPerFrame();
-        return shot.marks().stream().noneMatch(mark -> Math.abs(mark.frame() - frame) < room);
+        return Stream.concat(shot.marks().stream(), session().view().proposedMarksProperty().get().stream())
+                .noneMatch(mark -> Math.abs(mark.frame() - frame) < room);
     }
 }

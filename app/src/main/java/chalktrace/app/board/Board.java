@@ -16,12 +16,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Cursor;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.DragEvent;
@@ -68,9 +70,14 @@ public final class Board extends StackPane {
 
     /**
      * @param more tools beside those of the ground
+     * @param overlays what else lies over it
      * @param dropped hears of files that were dropped on the board
      */
-    public Board(Session session, List<BoardTool> more, Consumer<List<Path>> dropped) {
+    public Board(
+            Session session,
+            List<BoardTool> more,
+            Function<BoardView, List<Node>> overlays,
+            Consumer<List<Path>> dropped) {
         this.session = session;
         this.view = new BoardView(session);
         this.hand = new PenHand(session, view, more, this::sayAtPen);
@@ -97,6 +104,7 @@ public final class Board extends StackPane {
                 new PickLoop(hand.pick().loopProperty(), view),
                 new PickLoop(hand.fill().loopProperty(), view));
         more.forEach(tool -> marks.getChildren().addAll(tool.overlay(view)));
+        marks.getChildren().addAll(overlays.apply(view));
         marks.setMouseTransparent(true);
         addEventHandler(MouseEvent.ANY, fillLook::pointerAt);
         getChildren()

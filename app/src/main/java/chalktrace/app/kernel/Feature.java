@@ -2,8 +2,11 @@ package chalktrace.app.kernel;
 
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
+import chalktrace.app.board.BoardView;
+import chalktrace.app.tray.TrayRows;
 import chalktrace.app.tray.gather.CardRows;
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.layout.Region;
 
 /** Something that the window can do beyond its ground: it says what it adds, and the window finds places for it. */
@@ -21,6 +24,16 @@ public interface Feature {
 
     /** What stands beside the board, from its left edge on. */
     default List<Region> beside() {
+        return List.of();
+    }
+
+    /** What lies over the board, whichever tool is chosen; touched by nothing. */
+    default List<Node> overlays(BoardView board) {
+        return List.of();
+    }
+
+    /** Rows of the trays. */
+    default List<TrayRows> trayRows() {
         return List.of();
     }
 

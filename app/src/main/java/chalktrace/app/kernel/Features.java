@@ -2,8 +2,11 @@ package chalktrace.app.kernel;
 
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
+import chalktrace.app.board.BoardView;
+import chalktrace.app.tray.TrayRows;
 import chalktrace.app.tray.gather.CardRows;
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.layout.Region;
 
 /** What all features add, each kind in the order of the features. */
@@ -23,6 +26,14 @@ public record Features(List<Feature> all) {
 
     public List<Region> beside() {
         return all.stream().flatMap(feature -> feature.beside().stream()).toList();
+    }
+
+    public List<Node> overlays(BoardView board) {
+        return all.stream().flatMap(feature -> feature.overlays(board).stream()).toList();
+    }
+
+    public List<TrayRows> trayRows() {
+        return all.stream().flatMap(feature -> feature.trayRows().stream()).toList();
     }
 
     public void close() {

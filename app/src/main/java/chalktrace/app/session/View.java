@@ -104,6 +104,7 @@ public final class View {
     private final BooleanProperty onionSkin = new SimpleBooleanProperty(true);
     private final BooleanProperty footageHidden = new SimpleBooleanProperty();
     private final BooleanProperty greyPaper = new SimpleBooleanProperty();
+    private final ObjectProperty<List<Mark>> proposedMarks = new SimpleObjectProperty<>(List.of());
     private final ObjectProperty<Only> only = new SimpleObjectProperty<>(Only.ALL);
     private final BooleanProperty footageRuns = new SimpleBooleanProperty();
     private final BooleanProperty spectrogram = new SimpleBooleanProperty();
@@ -211,6 +212,11 @@ public final class View {
     /** Whether the paper is shown grey while one works, for chalks that do not show on the shot's own; exports keep that. */
     public BooleanProperty greyPaperProperty() {
         return greyPaper;
+    }
+
+    /** Keys and breakdowns that are proposed and not yet taken. */
+    public ObjectProperty<List<Mark>> proposedMarksProperty() {
+        return proposedMarks;
     }
 
     /** Which frames are stepped to and seen; each holds until the next of them. */

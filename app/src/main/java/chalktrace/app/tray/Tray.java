@@ -20,6 +20,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -27,15 +28,26 @@ import javafx.scene.layout.VBox;
 public final class Tray extends VBox {
 
     private final Session session;
+    private final List<TrayRows> added;
     private final Label title = new Label();
     private final HBox others = new HBox();
     private final ScrollPane scroll = new ScrollPane();
-    private final Map<Step, Supplier<Node>> makers = new EnumMap<>(Step.class);
-    private final Map<Step, Node> made = new EnumMap<>(Step.class);
+    private final Map<Step, Supplier<Pane>> makers = new EnumMap<>(Step.class);
+    private final Map<Step, Pane> made = new EnumMap<>(Step.class);
 
-    /** @param more rows on the cards of footage */
-    public Tray(Session session, FileChoice files, List<CardRows> more, Runnable typeWord, Runnable typeCue) {
+    /**
+     * @param more rows on the cards of footage
+     * @param added rows of the steps, above those of their ground
+     */
+    public Tray(
+            Session session,
+            FileChoice files,
+            List<CardRows> more,
+            List<TrayRows> added,
+            Runnable typeWord,
+            Runnable typeCue) {
         this.session = session;
+        this.added = added;
         getStyleClass().add("tray");
         title.getStyleClass().add("step-title");
         others.getStyleClass().add("step-words");
@@ -66,7 +78,17 @@ public final class Tray extends VBox {
                 others.getChildren().add(word);
             }
         }
-        scroll.setContent(made.computeIfAbsent(step, s -> makers.get(s).get()));
+        scroll.setContent(made.computeIfAbsent(step, this::make));
         scroll.setVvalue(0);
+    }
+
+    private Pane make(Step step) {
+        Pane out = makers.get(step).get();
+        List<Node> first = added.stream()
+                .filter(rows -> rows.step() == step)
+                .flatMap(rows -> rows.make().get().stream())
+                .toList();
+        out.getChildren().addAll(0, first);
+        return out;
     }
 }

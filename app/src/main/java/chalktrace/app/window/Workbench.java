@@ -19,6 +19,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.sheet.SheetPane;
 import chalktrace.app.space.SpaceFeature;
+import chalktrace.app.study.StudyFeature;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.tray.Tray;
@@ -72,11 +73,16 @@ public final class Workbench {
         this.session = session;
         this.files = files == null ? new SystemFileChoice(stage) : files;
         this.commands = new ShotCommands(session, this.files, stage, this::showNewShotCard, this::close);
-        features = new Features(List.of(new SpaceFeature(session), new RulerFeature(session), new NotesFeature()));
-        this.board = new Board(session, features.tools(), commands::dropped);
+        features = new Features(List.of(
+                new StudyFeature(session, this.files),
+                new SpaceFeature(session),
+                new RulerFeature(session),
+                new NotesFeature()));
+        this.board = new Board(session, features.tools(), features::overlays, commands::dropped);
         this.bench = new Bench(session, features.lanes());
         Ledge ledge = new Ledge(session, features.tools());
-        Tray tray = new Tray(session, this.files, features.cardRows(), bench::typeWord, bench::typeCue);
+        Tray tray = new Tray(
+                session, this.files, features.cardRows(), features.trayRows(), bench::typeWord, bench::typeCue);
         SheetPane sheet = new SheetPane(session);
         boardArea.getChildren().addAll(board, sheet, notice());
         session.view().sheetProperty().addListener((property, before, shown) -> {

@@ -2,6 +2,7 @@ package chalktrace.core.motion;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.NavigableMap;
 import java.util.Objects;
@@ -80,7 +81,7 @@ public final class TrackPath {
 
     private TrackPath(NavigableMap<Integer, Place> places, List<Lost> lost) {
         this.places = places;
-        this.lost = List.copyOf(lost);
+        this.lost = lost.stream().sorted(Comparator.comparingInt(Lost::picture)).toList();
     }
 
     /** @param places of two on one picture the later one counts */

@@ -138,6 +138,26 @@ class TrackingTest {
     }
 
     @Test
+    void betweenTwoPlacesSetByHandThePathMeetsBothAndTheRestStays() throws Exception {
+        Clip clip = new Clip(1, FRAMES, -1);
+        TrackPath path = follow(clip, 8);
+        double[] at = clip.truth(0, 0, 24);
+        TrackPath.Place hand = TrackPath.Place.byHand(24, at[0] + 3, at[1]);
+        TrackPath right = Correction.of(clip, path, hand, 0, (done, total) -> true);
+        assertThat(right.at(24)).contains(hand);
+        assertThat(right.at(8)).isEqualTo(path.at(8));
+        assertThat(right.at(3)).isEqualTo(path.at(3));
+        for (int n = 9; n < 24; n++) {
+            double[] truth = clip.truth(0, 0, n);
+            double share = (n - 8) / 16.0;
+            // The place that was set lies 3 px beside the point: it counts the more, the nearer it is.
+            assertThat(right.at(n).orElseThrow().x()).as("x on " + n).isCloseTo(truth[0] + 3 * share, within(0.8));
+        }
+        assertThat(right.lastPicture()).isEqualTo(FRAMES - 1);
+        assertThat(right.byHand()).hasSize(2);
+    }
+
+    @Test
     void aGapIsBridgedOnlyWhenItIsAskedForAndSaysThatItIsAGuess() {
         TrackPath path =
                 TrackPath.of(List.of(TrackPath.Place.byHand(2, 10, 10), TrackPath.Place.byHand(6, 50, 30)), List.of());

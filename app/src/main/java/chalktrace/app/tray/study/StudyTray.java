@@ -28,11 +28,10 @@ public final class StudyTray extends VBox {
         mark.textProperty().bind(session.keys().words("Mark this frame (%s)", Action.MARK));
         getChildren()
                 .addAll(
-                        mark,
-                        Rows.hint("Once for a key, again for a breakdown, again for none."),
                         Rows.section("Keys and breakdowns"),
-                        marks,
-                        Rows.hint("Points to follow, spacing and proposals for keys will be here."));
+                        mark,
+                        Rows.hint("Once for a key, again for a breakdown, again for an in-between, again for none."),
+                        marks);
         Refresh.on(
                 this,
                 this::show,

@@ -1,0 +1,154 @@
+package chalktrace.app.study;
+
+import chalktrace.app.bench.BenchScale;
+import chalktrace.app.bench.Lane;
+import chalktrace.app.theme.Theme;
+import chalktrace.core.motion.MovingPoint;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+
+/**
+ * What the tracked points measure, frame by frame in line with the bench: a column a frame for spacing, a line for places; the smoothed values as a thin line; the
+ * largest value in view in figures. Where frames are narrower than a pixel each column holds the least and the most of them.
+ */
+final class GraphLane extends Lane {
+
+    private static final double HEIGHT = 56;
+    private static final double TOP = 13;
+    private static final double FOOT = 3;
+
+    private final StudyWork work;
+
+    GraphLane(StudyWork work, BenchScale scale) {
+        super("graph", HEIGHT, work.session(), scale);
+        this.work = work;
+        repaintOn(work.movingProperty(), work.measureProperty(), work.chosenProperty());
+    }
+
+    @Override
+    protected void paint(GraphicsContext g, double width, double height) {
+        int first = Math.max(0, (int) Math.floor(scale().frame(0, width)));
+        int last = Math.min(shown().setup().length() - 1, (int) Math.ceil(scale().frame(width, width)));
+        double low = Double.MAX_VALUE;
+        double high = -Double.MAX_VALUE;
+        for (StudyWork.MovingTrack moving : work.movingProperty().get()) {
+            for (int frame = first; frame <= last; frame++) {
+                OptionalDouble value = value(moving.movement(), frame);
+                if (value.isPresent()) {
+                    low = Math.min(low, value.getAsDouble());
+                    high = Math.max(high, value.getAsDouble());
+                }
+            }
+        }
+        g.setFont(Theme.sans(10));
+        g.setTextBaseline(VPos.TOP);
+        g.setFill(tones().quiet());
+        StudyMeasure measure = work.measureProperty().get();
+        if (high < low) {
+            g.fillText("No tracked point in view: choose the tracking tool and touch a point.", 6, height / 2 - 6);
+            return;
+        }
+        low = measure == StudyMeasure.SPACING ? 0 : low;
+        double range = Math.max(1e-6, high - low);
+        for (StudyWork.MovingTrack moving : work.movingProperty().get()) {
+            paint(g, moving, first, last, low, range, width, height);
+        }
+        g.setFill(tones().quiet());
+        g.fillText(
+                String.format(
+                        Locale.ROOT,
+                        measure == StudyMeasure.SPACING ? "%s, up to %.1f %s" : "%s, %.0f to %.0f %s",
+                        measure == StudyMeasure.SPACING
+                                ? new Object[] {measure.title(), high, measure.unit()}
+                                : new Object[] {measure.title(), low, high, measure.unit()}),
+                6,
+                1);
+    }
+
+    private OptionalDouble value(MovingPoint point, int frame) {
+        return work.measureProperty()
+                .get()
+                .of(point, frame, shown().setup().size().height());
+    }
+
+    private void paint(
+            GraphicsContext g,
+            StudyWork.MovingTrack moving,
+            int first,
+            int last,
+            double low,
+            double range,
+            double width,
+            double height) {
+        Color color = Color.rgb(
+                moving.track().color().red(),
+                moving.track().color().green(),
+                moving.track().color().blue());
+        boolean chosen = moving.track().id().equals(work.chosenProperty().get());
+        double room = height - TOP - FOOT;
+        g.setStroke(color.deriveColor(0, 1, 1, chosen ? 1 : 0.75));
+        g.setLineWidth(chosen ? 2 : 1.2);
+        double column = Double.NEGATIVE_INFINITY;
+        double least = 0;
+        double most = 0;
+        for (int frame = first; frame <= last; frame++) {
+            OptionalDouble value = value(moving.movement(), frame);
+            if (value.isEmpty()) {
+                continue;
+            }
+            double x = Math.floor(scale().x(frame + 0.5, width)) + 0.5;
+            double y = height - FOOT - room * (value.getAsDouble() - low) / range;
+            if (x == column) {
+                least = Math.min(least, y);
+                most = Math.max(most, y);
+            } else {
+                column(g, column, least, most, height);
+                column = x;
+                least = y;
+                most = y;
+            }
+        }
+        column(g, column, least, most, height);
+        g.setLineWidth(0.9);
+        g.setStroke(color.deriveColor(0, 0.7, 1.2, 0.8));
+        g.beginPath();
+        boolean on = false;
+        for (int frame = first; frame <= last; frame++) {
+            OptionalDouble value = value(moving.smoothed(), frame);
+            if (value.isEmpty()) {
+                on = false;
+                continue;
+            }
+            double x = scale().x(frame + 0.5, width);
+            double y = height - FOOT - room * (value.getAsDouble() - low) / range;
+            if (on) {
+                g.lineTo(x, y);
+            } else {
+                g.moveTo(x, y);
+            }
+            on = true;
+        }
+        g.stroke();
+    }
+
+    /** Spacing stands on the foot; a place is a short bar. */
+    private void column(GraphicsContext g, double x, double least, double most, double height) {
+        if (x != Double.NEGATIVE_INFINITY) {
+            boolean stands = work.measureProperty().get() == StudyMeasure.SPACING;
+            g.strokeLine(x, least - (stands ? 0 : 0.8), x, stands ? height - FOOT : most + 0.8);
+        }
+    }
+
+    @Override
+    protected void paintFolded(GraphicsContext g, double width, double height) {
+        g.setFill(tones().quiet());
+        for (StudyWork.MovingTrack moving : work.movingProperty().get()) {
+            double from = scale().x(moving.movement().firstFrame(), width);
+            double to = scale().x(moving.movement().lastFrame() + 1, width);
+            g.fillRect(from, 2, to - from, 1);
+        }
+    }
+}

@@ -1,0 +1,143 @@
+package chalktrace.app.study;
+
+import chalktrace.app.board.BoardView;
+import chalktrace.app.session.View;
+import chalktrace.app.theme.Theme;
+import chalktrace.core.motion.MovingPoint;
+import chalktrace.core.shot.Mark;
+import java.awt.geom.Point2D;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.InvalidationListener;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+
+/**
+ * The paths of the tracked points over the board, for some frames before and after the gate: a tick a frame, so that spacing is seen, the present frame large, keys
+ * circled, breakdowns underlined; the smoothed arc faint beside the measured one.
+ */
+final class PathsLook extends Canvas {
+
+    /** So many frames before and after the gate. */
+    private static final int SPAN = 24;
+
+    private static final double TICK_PX = 2.2;
+    private static final double PRESENT_PX = 5.5;
+    private static final double KEY_PX = 7;
+
+    private final StudyWork work;
+    private final BoardView board;
+
+    PathsLook(StudyWork work, BoardView board) {
+        this.work = work;
+        this.board = board;
+        setMouseTransparent(true);
+        setManaged(false);
+        InvalidationListener all = changed -> show();
+        board.framesShownProperty().addListener(all);
+        work.movingProperty().addListener(all);
+        work.chosenProperty().addListener(all);
+        work.session().view().stepProperty().addListener(all);
+        work.session().transport().frameProperty().addListener(all);
+        work.session().document().shownProperty().addListener(all);
+    }
+
+    private void show() {
+        View view = work.session().view();
+        boolean shown = !work.movingProperty().get().isEmpty()
+                && (view.stepProperty().get() == View.Step.STUDY
+                        || view.toolProperty().get().equals(TrackTool.TOOL));
+        setVisible(shown);
+        if (!shown) {
+            return;
+        }
+        setWidth(board.getWidth());
+        setHeight(board.getHeight());
+        GraphicsContext g = getGraphicsContext2D();
+        g.clearRect(0, 0, getWidth(), getHeight());
+        work.movingProperty().get().forEach(track -> paint(g, track));
+    }
+
+    private void paint(GraphicsContext g, StudyWork.MovingTrack moving) {
+        MovingPoint path = moving.movement();
+        int gate = work.session().transport().frame();
+        int from = Math.max(path.firstFrame(), gate - SPAN);
+        int to = Math.min(path.lastFrame(), gate + SPAN);
+        Color color = Color.rgb(
+                moving.track().color().red(),
+                moving.track().color().green(),
+                moving.track().color().blue());
+        boolean chosen = moving.track().id().equals(work.chosenProperty().get());
+        // Dark under light, to be seen over any picture and on white paper.
+        line(g, path, from, to, Theme.tones().window(), chosen ? 3.6 : 2.8);
+        line(g, path, from, to, color, chosen ? 1.8 : 1.2);
+        g.setLineDashes(3, 3);
+        line(g, moving.smoothed(), from, to, color.deriveColor(0, 0.6, 1.2, 0.7), 0.8);
+        g.setLineDashes();
+        for (int frame = from; frame <= to; frame++) {
+            if (path.knows(frame)) {
+                tick(g, board.toBoard(path.x(frame), path.y(frame)), frame, frame == gate, color);
+            }
+        }
+        if (path.knows(gate)) {
+            words(g, moving, path, gate, color);
+        }
+    }
+
+    private void line(GraphicsContext g, MovingPoint path, int from, int to, Color color, double width) {
+        g.setStroke(color);
+        g.setLineWidth(width);
+        g.beginPath();
+        boolean on = false;
+        for (int frame = from; frame <= to; frame++) {
+            if (!path.knows(frame)) {
+                on = false;
+                continue;
+            }
+            Point2D at = board.toBoard(path.x(frame), path.y(frame));
+            if (on) {
+                g.lineTo(at.getX(), at.getY());
+            } else {
+                g.moveTo(at.getX(), at.getY());
+            }
+            on = true;
+        }
+        g.stroke();
+    }
+
+    private void tick(GraphicsContext g, Point2D at, int frame, boolean present, Color color) {
+        double radius = present ? PRESENT_PX : TICK_PX;
+        dot(g, at, radius + 1.2, Theme.tones().window());
+        dot(g, at, radius, color);
+        Optional<Mark> mark = work.session().document().shown().markAt(frame);
+        g.setStroke(color);
+        g.setLineWidth(1.4);
+        if (mark.isPresent() && mark.get().kind() == Mark.Kind.KEY) {
+            g.strokeOval(at.getX() - KEY_PX, at.getY() - KEY_PX, 2 * KEY_PX, 2 * KEY_PX);
+        } else if (mark.isPresent() && mark.get().kind() == Mark.Kind.BREAKDOWN) {
+            g.strokeLine(at.getX() - KEY_PX, at.getY() + KEY_PX, at.getX() + KEY_PX, at.getY() + KEY_PX);
+        }
+    }
+
+    private static void dot(GraphicsContext g, Point2D at, double radius, Color color) {
+        g.setFill(color);
+        g.fillOval(at.getX() - radius, at.getY() - radius, 2 * radius, 2 * radius);
+    }
+
+    /** The point's name and how far it comes from the frame before. */
+    private void words(GraphicsContext g, StudyWork.MovingTrack moving, MovingPoint path, int gate, Color color) {
+        Point2D at = board.toBoard(path.x(gate), path.y(gate));
+        String spacing = path.spacing(gate).isPresent()
+                ? String.format(Locale.ROOT, "  %.1f px", path.spacing(gate).getAsDouble())
+                : "";
+        g.setFont(Theme.sans(12));
+        double x = Math.max(4, Math.min(getWidth() - 120, at.getX() + 11));
+        double y = Math.max(14, Math.min(getHeight() - 6, at.getY() - 10));
+        g.setStroke(Theme.tones().window());
+        g.setLineWidth(3);
+        g.strokeText(moving.track().name() + spacing, x, y);
+        g.setFill(color);
+        g.fillText(moving.track().name() + spacing, x, y);
+    }
+}

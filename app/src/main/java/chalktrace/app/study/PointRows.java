@@ -1,0 +1,133 @@
+package chalktrace.app.study;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.FileChoice;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.motion.Track;
+import chalktrace.core.motion.TrackPath;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Circle;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+
+/** The points that are tracked: each with its name, how far it was found, and why it was lost. */
+final class PointRows extends VBox {
+
+    private final StudyWork work;
+    private final PointTables tables;
+    private final VBox points = new VBox(2);
+
+    PointRows(StudyWork work, FileChoice files) {
+        super(8);
+        this.work = work;
+        this.tables = new PointTables(work, files);
+        Button track = Buttons.edged(
+                MaterialDesignC.CROSSHAIRS,
+                "Track a point",
+                () -> work.session().view().toolProperty().set(TrackTool.TOOL));
+        track.setId("track-a-point");
+        ToggleButton still = Buttons.toggle("Hold still", "see and play the footage held still to the current point");
+        still.setId("hold-still");
+        still.getStyleClass().add("edged");
+        still.selectedProperty().bindBidirectional(work.heldStillProperty());
+        still.disableProperty().bind(work.chosenProperty().isEmpty());
+        HBox first = new HBox(8, track, still);
+        getChildren().addAll(first, Rows.section("Points"), points, tables.row());
+        Refresh.on(
+                this,
+                this::show,
+                work.session().document().shotProperty(),
+                work.session().transport().frameProperty(),
+                work.chosenProperty(),
+                work.movingProperty());
+    }
+
+    private void show() {
+        points.getChildren().clear();
+        for (Track track : work.session().shot().tracks()) {
+            points.getChildren().add(row(track));
+            if (track.id().equals(work.chosenProperty().get())) {
+                points.getChildren().addAll(details(track));
+            }
+        }
+        if (points.getChildren().isEmpty()) {
+            points.getChildren()
+                    .add(Rows.hint(
+                            "Choose Track a point, then touch a spot on the footage. It is followed to both ends;"
+                                    + " where it is covered, the path stops and says so."));
+        }
+    }
+
+    private HBox row(Track track) {
+        Circle dot = new Circle(
+                5,
+                Color.rgb(
+                        track.color().red(),
+                        track.color().green(),
+                        track.color().blue()));
+        Label name = new Label(track.name());
+        Label found = Rows.quiet(StudyWork.words(track));
+        Button eye = Buttons.icon(
+                track.visible() ? Icons.SHOWN : Icons.HIDDEN,
+                (track.visible() ? "hide " : "show ") + track.name(),
+                () -> work.change(
+                        track.visible() ? "hide a point" : "show a point",
+                        track.id(),
+                        old -> old.withVisible(!old.visible())));
+        Button remove = Buttons.icon(Icons.REMOVE, "remove " + track.name(), () -> work.remove(track.id()));
+        HBox row = Rows.row(() -> work.chosenProperty().set(track.id()), dot, name, Rows.space(), found, eye, remove);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.setSpacing(6);
+        if (track.id().equals(work.chosenProperty().get())) {
+            row.getStyleClass().add("current");
+        }
+        return row;
+    }
+
+    private VBox details(Track track) {
+        TextField name = new TextField(track.name());
+        name.setId("point-name");
+        name.setAccessibleText("name of the point");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        name.setOnAction(event -> work.rename(track.id(), name.getText()));
+        VBox out = new VBox(4, name);
+        for (TrackPath.Lost loss : track.path().lost()) {
+            out.getChildren().add(Rows.hint(lossWords(track, loss)));
+        }
+        if (hasGap(track)) {
+            Button bridge =
+                    Buttons.words("Bridge gaps", "put guesses where it was covered", () -> work.bridge(track.id()));
+            out.getChildren().add(bridge);
+        }
+        return out;
+    }
+
+    /** In the shot's numbers where the footage shows that picture; of the source otherwise. */
+    private String lossWords(Track track, TrackPath.Lost loss) {
+        int frames = work.session().shot().setup().length();
+        Optional<Integer> frame = work.onShot(track).flatMap(on -> IntStream.range(0, frames)
+                .filter(f -> on.picture(f).filter(p -> p == loss.picture()).isPresent())
+                .boxed()
+                .findFirst());
+        String where = frame.map(f -> "frame " + work.session().shot().setup().number(f))
+                .orElse("picture " + loss.picture() + " of the source");
+        return "Lost on " + where + ": " + loss.reason() + ".";
+    }
+
+    private static boolean hasGap(Track track) {
+        TrackPath path = track.path();
+        return !path.isEmpty()
+                && path.lastPicture() - path.firstPicture() + 1 > path.places().size();
+    }
+}

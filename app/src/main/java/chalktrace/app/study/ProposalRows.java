@@ -1,0 +1,142 @@
+package chalktrace.app.study;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.theme.Icons;
+import chalktrace.core.motion.MotionProposal;
+import chalktrace.core.motion.SpanAdvice;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What the points propose, each with its reason, taken or refused one by one or all; and on how many frames each drawing may stay. */
+final class ProposalRows extends VBox {
+
+    /** More than this is no list that a person reads. */
+    private static final int MOST_ROWS = 60;
+
+    private final StudyWork work;
+    private final VBox list = new VBox(2);
+    private final VBox spans = new VBox(2);
+    private final HBox all = new HBox(8);
+
+    ProposalRows(StudyWork work) {
+        super(8);
+        this.work = work;
+        ValueSlider coarse = new ValueSlider("Coarse", 0, 1, 2, work.coarseProperty()::set);
+        coarse.show(work.coarseProperty().get());
+        ValueSlider limit = new ValueSlider("Strobe at %", 1, 25, 1, work.limitProperty()::set);
+        limit.show(work.limitProperty().get());
+        Button takeAll = Buttons.words(
+                "Take all",
+                "mark all proposed frames",
+                () -> work.take(work.studyProperty().get().proposals()));
+        takeAll.setId("take-all-proposals");
+        Button refuseAll = Buttons.words(
+                "Refuse all",
+                "refuse all proposals",
+                () -> work.refuse(work.studyProperty().get().proposals()));
+        all.getChildren().setAll(takeAll, refuseAll);
+        getChildren()
+                .addAll(
+                        Rows.section("Graph"),
+                        measures(),
+                        Rows.section("Proposals"),
+                        coarse,
+                        list,
+                        all,
+                        Rows.section("Ones, twos, threes"),
+                        limit,
+                        spans);
+        Refresh.on(
+                this,
+                this::show,
+                work.studyProperty(),
+                work.session().transport().frameProperty());
+    }
+
+    private HBox measures() {
+        ToggleGroup group = new ToggleGroup();
+        HBox row = new HBox();
+        row.getStyleClass().add("edged-box");
+        row.setMaxWidth(USE_PREF_SIZE);
+        for (StudyMeasure measure : StudyMeasure.values()) {
+            ToggleButton button = Buttons.toggle(measure.title(), "show in the graph: " + measure.unit());
+            button.setId("graph-" + measure.title().toLowerCase(Locale.ROOT));
+            button.setToggleGroup(group);
+            button.setSelected(measure == work.measureProperty().get());
+            button.setOnAction(event -> {
+                button.setSelected(true);
+                work.measureProperty().set(measure);
+            });
+            row.getChildren().add(button);
+        }
+        return row;
+    }
+
+    private void show() {
+        List<MotionProposal> proposals = work.studyProperty().get().proposals();
+        list.getChildren()
+                .setAll(proposals.stream().limit(MOST_ROWS).map(this::row).toList());
+        if (proposals.isEmpty()) {
+            list.getChildren()
+                    .add(Rows.hint(
+                            work.movingProperty().get().isEmpty()
+                                    ? "Keys, breakdowns and contacts are proposed here once a point is tracked."
+                                    : "Nothing more is proposed."));
+        }
+        all.setVisible(!proposals.isEmpty());
+        all.setManaged(!proposals.isEmpty());
+        List<Label> rows = new ArrayList<>();
+        for (SpanAdvice span : work.studyProperty().get().spans()) {
+            rows.add(Rows.hint(words(span)));
+        }
+        spans.getChildren().setAll(rows);
+        if (rows.isEmpty()) {
+            spans.getChildren().add(Rows.hint("Advised between keys that are proposed."));
+        }
+    }
+
+    private String words(SpanAdvice span) {
+        int from = work.session().shot().setup().number(span.from());
+        int to = work.session().shot().setup().number(span.to());
+        String rhythm =
+                switch (span.every()) {
+                    case 1 -> "on ones";
+                    case 2 -> "on twos";
+                    case 3 -> "on threes";
+                    default -> "a hold";
+                };
+        return from + " to " + to + " " + rhythm + ". "
+                + span.reason().substring(0, 1).toUpperCase(Locale.ROOT)
+                + span.reason().substring(1) + ".";
+    }
+
+    private VBox row(MotionProposal proposal) {
+        Label frame = Rows.number(
+                String.format(Locale.ROOT, "%4d", work.session().shot().setup().number(proposal.frame())));
+        Label kind = new Label(proposal.kind().name().toLowerCase(Locale.ROOT));
+        Button take = Buttons.icon(Icons.DONE, "take this proposal", () -> work.take(List.of(proposal)));
+        take.setId("take-" + proposal.kind().name().toLowerCase(Locale.ROOT) + "-" + proposal.frame());
+        Button refuse = Buttons.icon(Icons.CLOSE, "refuse this proposal", () -> work.refuse(List.of(proposal)));
+        refuse.setId("refuse-" + proposal.kind().name().toLowerCase(Locale.ROOT) + "-" + proposal.frame());
+        HBox row = Rows.row(
+                () -> work.session().transport().go(proposal.frame()), frame, kind, Rows.space(), take, refuse);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.setSpacing(8);
+        if (proposal.frame() == work.session().transport().frame()) {
+            row.getStyleClass().add("current");
+        }
+        Label reason = Rows.hint(proposal.reason() + " (" + String.join(", ", proposal.points()) + ")");
+        return new VBox(row, reason);
+    }
+}

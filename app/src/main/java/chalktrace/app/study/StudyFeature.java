@@ -1,0 +1,49 @@
+package chalktrace.app.study;
+
+import chalktrace.app.bench.LaneKind;
+import chalktrace.app.board.BoardTool;
+import chalktrace.app.board.BoardView;
+import chalktrace.app.kernel.Feature;
+import chalktrace.app.session.FileChoice;
+import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Step;
+import chalktrace.app.tray.TrayRows;
+import java.util.List;
+import java.util.Set;
+import javafx.scene.Node;
+
+/** The reference measured: points that are tracked, their paths over the board, their graph on the bench, and what they propose. */
+public final class StudyFeature implements Feature {
+
+    /** Right under the marks. */
+    private static final int LANE_ORDER = 220;
+
+    private final StudyWork work;
+    private final FileChoice files;
+
+    public StudyFeature(Session session, FileChoice files) {
+        this.work = new StudyWork(session);
+        this.files = files;
+    }
+
+    @Override
+    public List<BoardTool> tools() {
+        return List.of(new TrackTool(work));
+    }
+
+    @Override
+    public List<Node> overlays(BoardView board) {
+        new HoldStill(work, board);
+        return List.of(new PathsLook(work, board));
+    }
+
+    @Override
+    public List<LaneKind> lanes() {
+        return List.of(new LaneKind(LANE_ORDER, Set.of(Step.STUDY), (session, scale) -> new GraphLane(work, scale)));
+    }
+
+    @Override
+    public List<TrayRows> trayRows() {
+        return List.of(new TrayRows(Step.STUDY, () -> List.of(new PointRows(work, files), new ProposalRows(work))));
+    }
+}

@@ -1,0 +1,191 @@
+package chalktrace.app.window;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.app.session.View;
+import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.motion.Track;
+import chalktrace.core.motion.TrackPath;
+import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.testing.MovingClip;
+import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRate;
+import chalktrace.media.file.ShotFile;
+import chalktrace.media.testing.TexturedClips;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** The reference measured: a point touched, followed, put right; proposals taken and refused; the view held still; and all of it undone. */
+@ExtendWith(ApplicationExtension.class)
+class StudyTest {
+
+    private static final int FRAMES = 60;
+
+    private final MovingClip clip = new MovingClip(4, FRAMES, 14, false, -1);
+    private OpenWindow window;
+    private Path shotFile;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        Path folder = Files.createTempDirectory("study");
+        Path movie = TexturedClips.write(clip, folder.resolve("thing.mp4"));
+        Shot shot = Shot.empty("study", new ShotSetup(FrameRate.of(24), TexturedClips.SIZE, FRAMES, 1, Rgb.WHITE))
+                .withFootage(List.of(Footage.of(
+                        "footage-1", "thing", movie.toString(), new Conform(0, 0, FRAMES, 1, Conform.Pace.KEEP_TIME))));
+        shotFile = folder.resolve("study.chalk");
+        ShotFile.fresh().save(shot, shotFile);
+        window = new OpenWindow(stage, folder.resolve("state"));
+    }
+
+    private Shot shot() {
+        return window.session.shot();
+    }
+
+    private Track track() {
+        return shot().tracks().get(0);
+    }
+
+    private double[] truth(int frame) {
+        double[] at = clip.truth(4, 6, frame);
+        return new double[] {at[0] + 0.5, at[1] + 0.5};
+    }
+
+    private void fire(FxRobot robot, String id) {
+        window.await(() -> robot.lookup("#" + id).tryQuery().isPresent());
+        Node node = robot.lookup("#" + id).query();
+        robot.interact(() -> ((ButtonBase) node).fire());
+        window.awaitSettled();
+    }
+
+    private void go(int frame) {
+        window.onFx(() -> {
+            window.session.transport().go(frame);
+            return null;
+        });
+        window.awaitSettled();
+    }
+
+    @Test
+    void aPointIsTouchedFollowedPutRightAndGivesProposals(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
+        fire(robot, "track-a-point");
+        go(20);
+        robot.clickOn(window.onScreen(truth(20)[0], truth(20)[1]));
+        window.await(() -> shot().tracks().size() == 1);
+        window.awaitSettled();
+        for (TrackPath.Place place : track().path().places()) {
+            double[] truth = truth(place.picture());
+            // The pointer hits a whole pixel of the screen.
+            assertThat(Math.hypot(place.x() - truth[0], place.y() - truth[1]))
+                    .as("picture " + place.picture())
+                    .isLessThan(2.5);
+        }
+        assertThat(track().path().places()).hasSizeGreaterThan(FRAMES / 2);
+
+        go(30);
+        TrackPath.Place before = track().path().at(30).orElseThrow();
+        Point2D from = window.onScreen(before.x(), before.y());
+        Point2D to = window.onScreen(truth(30)[0] + 10, truth(30)[1]);
+        robot.moveTo(from).press(MouseButton.PRIMARY).moveTo(to).release(MouseButton.PRIMARY);
+        window.await(() -> track().path().byHand().size() == 2);
+        assertThat(track().path().at(30).orElseThrow().x()).isCloseTo(truth(30)[0] + 10, within(1.5));
+        assertThat(track().path().at(20).orElseThrow().x()).isCloseTo(truth(20)[0], within(1.5));
+        undo(robot);
+        assertThat(track().path().at(30)).contains(before);
+
+        window.await(() -> !proposed().isEmpty());
+        List<Mark> offered = proposed();
+        assertThat(shot().marks()).as("nothing is marked without being asked").isEmpty();
+        Mark first = offered.get(0);
+        Mark second = offered.get(1);
+        fire(robot, "take-" + first.kind().name().toLowerCase(Locale.ROOT) + "-" + first.frame());
+        assertThat(shot().marks()).containsExactly(first);
+        fire(robot, "refuse-" + second.kind().name().toLowerCase(Locale.ROOT) + "-" + second.frame());
+        window.await(() -> proposed().stream().noneMatch(mark -> mark.frame() == second.frame()));
+        assertThat(shot().marks()).containsExactly(first);
+        fire(robot, "take-all-proposals");
+        assertThat(shot().marks())
+                .extracting(Mark::frame)
+                .contains(offered.get(2).frame())
+                .doesNotContain(second.frame());
+        undo(robot);
+        undo(robot);
+        undo(robot);
+        assertThat(shot().tracks()).isEmpty();
+        assertThat(shot().marks()).isEmpty();
+    }
+
+    @Test
+    void theViewHoldsStillToThePointAndComesBack(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
+        fire(robot, "track-a-point");
+        go(20);
+        robot.clickOn(window.onScreen(truth(20)[0], truth(20)[1]));
+        window.await(() -> shot().tracks().size() == 1);
+        window.awaitSettled();
+        Shot before = shot();
+        fire(robot, "hold-still");
+        Point2D at = onScreen(20);
+        go(26);
+        assertThat(onScreen(26).distance(at)).isLessThan(2);
+        assertThat(track().path()
+                        .at(26)
+                        .orElseThrow()
+                        .distance(track().path().at(20).orElseThrow()))
+                .as("it has moved in the picture")
+                .isGreaterThan(20);
+        assertThat(shot()).isSameAs(before);
+        fire(robot, "hold-still");
+        assertThat(onScreen(26).distance(at)).isGreaterThan(20);
+    }
+
+    @Test
+    void byHandEachTouchSetsAFrameAndGoesOn(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
+        fire(robot, "track-a-point");
+        fire(robot, "track-by-hand");
+        go(5);
+        for (int frame = 5; frame < 9; frame++) {
+            robot.clickOn(window.onScreen(100 + 30 * frame, 80));
+            window.awaitSettled();
+        }
+        assertThat(shot().tracks()).hasSize(1);
+        assertThat(track().path().places()).extracting(TrackPath.Place::picture).containsExactly(5, 6, 7, 8);
+        assertThat(window.session.transport().frame()).isEqualTo(9);
+    }
+
+    private Point2D onScreen(int frame) {
+        TrackPath.Place place = track().path().at(frame).orElseThrow();
+        return window.onScreen(place.x(), place.y());
+    }
+
+    private List<Mark> proposed() {
+        return window.session.view().proposedMarksProperty().get();
+    }
+
+    private void undo(FxRobot robot) {
+        robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+        window.awaitSettled();
+    }
+}

@@ -1,0 +1,84 @@
+package chalktrace.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.core.motion.MovingPoint;
+import chalktrace.core.motion.Track;
+import chalktrace.core.motion.TrackPath;
+import chalktrace.core.picture.ArgbPicture;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
+import java.awt.geom.Point2D;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class TrackOnShotTest {
+
+    private static final PictureSize SEEN = new PictureSize(40, 30);
+    private static final PictureTimes TIMES = PictureTimes.even(FrameRate.of(12), 10);
+
+    private static TrackOnShot on(Footage clip) {
+        Shot shot = Shot.empty("shot", new ShotSetup(FrameRate.of(24), new PictureSize(160, 90), 40, 1, Rgb.WHITE))
+                .withFootage(List.of(clip));
+        TrackPath path = TrackPath.of(
+                List.of(TrackPath.Place.byHand(2, 12.5, 7.5), TrackPath.Place.byHand(3, 20, 15)), List.of());
+        return new TrackOnShot(shot, clip, TIMES, SEEN, new Track("t", "t", Rgb.WHITE, true, clip.id(), 0, path));
+    }
+
+    private static Footage clip() {
+        return Footage.of("clip", "clip", "/a.mp4", new Conform(4, 0, 10, 1, Conform.Pace.KEEP_TIME));
+    }
+
+    @Test
+    void aPathFollowsTheTimingOfItsFootage() {
+        // 12 pictures a second in a shot of 24: picture 2 shows on frames 4 + 4 and 4 + 5.
+        TrackOnShot on = on(clip());
+        assertThat(on.at(7)).isEmpty();
+        assertThat(on.at(8)).isEqualTo(on.at(9)).isPresent();
+        MovingPoint movement = on.movement().orElseThrow();
+        assertThat(movement.firstFrame()).isEqualTo(8);
+        assertThat(movement.lastFrame()).isEqualTo(11);
+    }
+
+    /** Against the renderer: the one red pixel of the source comes to lie where the point is said to be. */
+    @Test
+    void aPointLiesWhereTheRendererPutsItsPixel() {
+        for (Footage placed : List.of(
+                clip(),
+                clip().withMirrored(true),
+                clip().withPlacement(new Placement(11, 4, 1.1, 33, 1)),
+                clip().withMirrored(true).withPlacement(new Placement(-8, 4, 0.8, -70, 1)))) {
+            int[] words = new int[SEEN.width() * SEEN.height()];
+            Arrays.fill(words, 0xFF000000);
+            words[7 * SEEN.width() + 12] = 0xFFFFFFFF;
+            FootageLayer layer =
+                    FootageLayer.of(placed, new FootagePictures.Shown(new ArgbPicture(SEEN, words), SEEN, 0));
+            int[] drawn = new FrameComposer(new RasterCache(0), new Rgb(0, 0, 0))
+                    .composeWhole(new Scene(new PictureSize(160, 90), List.of(layer)));
+            double x = 0;
+            double y = 0;
+            double all = 0;
+            for (int i = 0; i < drawn.length; i++) {
+                double weight = drawn[i] & 255;
+                x += weight * (i % 160 + 0.5);
+                y += weight * (i / 160 + 0.5);
+                all += weight;
+            }
+            Point2D said = on(placed).at(8).orElseThrow();
+            assertThat(said.getX()).isCloseTo(x / all, within(0.3));
+            assertThat(said.getY()).isCloseTo(y / all, within(0.3));
+            Point2D back =
+                    on(placed).placed(8).toSource(said.getX(), said.getY()).orElseThrow();
+            assertThat(back.distance(12.5, 7.5)).isLessThan(1e-9);
+        }
+    }
+}
