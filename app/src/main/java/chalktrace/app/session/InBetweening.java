@@ -30,7 +30,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.DoubleFunction;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -123,13 +125,36 @@ public final class InBetweening {
                             FootageTrack.follow(shot, first, range, middle.get(), PATCH_PX, job),
                             middle.get(),
                             every),
-                    spacing -> {
-                        drawnWay = spacing.line();
-                        way.set(Way.DRAWN);
-                        ownChart.set(spacing.chart());
-                        notices.say("The way and the chart are those of the footage.");
-                    });
+                    this::take);
         });
+    }
+
+    /**
+     * As {@link #takeFromFootage}, from a point that was tracked.
+     *
+     * @param place where it is on a frame, in px of the shot
+     */
+    public void takeFromPoint(IntFunction<Optional<Point2D>> place, int every) {
+        withKeys((level, keys) -> {
+            FrameRange range = new FrameRange(keys.get(0).start(), keys.get(1).start() + 1);
+            List<Point2D> places = IntStream.range(range.start(), range.end())
+                    .mapToObj(place)
+                    .flatMap(Optional::stream)
+                    .toList();
+            if (places.size() < range.frames()) {
+                notices.problem(
+                        "The point is not known on each frame between the two drawings. Bridge its gaps first.");
+                return;
+            }
+            proposals.findQuietly(job -> TrackedSpacing.of(places, every), this::take);
+        });
+    }
+
+    private void take(TrackedSpacing spacing) {
+        drawnWay = spacing.line();
+        way.set(Way.DRAWN);
+        ownChart.set(spacing.chart());
+        notices.say("Arc and timing chart are those of the footage. Create the in-betweens in Trace.");
     }
 
     private static TrackedSpacing spacing(Shot shot, FootageTrack.Followed track, Point2D middle, int every) {

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -110,6 +111,23 @@ final class PointRows extends VBox {
                     Buttons.words("Bridge gaps", "put guesses where it was covered", () -> work.bridge(track.id()));
             out.getChildren().add(bridge);
         }
+        CheckBox turning = new CheckBox("With turn and size");
+        turning.setFocusTraversable(false);
+        Button drawing = Buttons.words(
+                "Attach drawing",
+                "let the current level's drawing go along with this point, from this frame on and back",
+                () -> work.attachDrawing(track, turning.isSelected()));
+        drawing.setId("attach-drawing");
+        Button mouths = Buttons.words(
+                "Attach mouths",
+                "let the mouths go along with this point",
+                () -> work.attachMouths(track, turning.isSelected()));
+        Button chart = Buttons.words(
+                "Arc and chart",
+                "take the arc and the timing chart of in-betweens from this point",
+                () -> work.chart(track));
+        chart.setId("chart-from-point");
+        out.getChildren().addAll(new HBox(8, drawing, mouths), turning, chart);
         return out;
     }
 

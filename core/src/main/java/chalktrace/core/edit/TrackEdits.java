@@ -1,7 +1,12 @@
 package chalktrace.core.edit;
 
 import chalktrace.core.motion.Track;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
+import chalktrace.core.shot.Placement;
 import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
@@ -24,6 +29,50 @@ public final class TrackEdits {
                 shot -> shot.withTracks(shot.tracks().stream()
                         .map(track -> track.id().equals(id) ? change.apply(track) : track)
                         .toList()));
+    }
+
+    /**
+     * Lets a drawing go along with a point: the drawing that a level shows on a frame is placed anew on each frame for which it stays there.
+     *
+     * @param frame on which it lies as it should
+     * @param moves what has happened to the point since, by frame; where that is not known, the drawing stays as it was next to there
+     */
+    public static Edit attach(String levelId, int frame, NavigableMap<Integer, Placement> moves) {
+        return new Edit("attach a drawing", shot -> shot.level(levelId)
+                .flatMap(level -> level.exposures()
+                        .at(frame)
+                        .map(shown ->
+                                shot.withLevel(levelId, l -> l.with(attached(level.exposures(), shown, frame, moves)))))
+                .orElse(shot));
+    }
+
+    private static Exposures attached(
+            Exposures exposures, Exposure shown, int frame, NavigableMap<Integer, Placement> moves) {
+        int from = frame;
+        while (isSame(exposures, from - 1, shown)) {
+            from--;
+        }
+        int to = frame + 1;
+        while (isSame(exposures, to, shown)) {
+            to++;
+        }
+        Exposures out = exposures;
+        for (int f = from; f < to; f++) {
+            Map.Entry<Integer, Placement> known = f >= frame ? moves.floorEntry(f) : moves.ceilingEntry(f);
+            if (known != null) {
+                out = out.with(
+                        new Exposure(f, 1, shown.drawing(), shown.placement().then(known.getValue())));
+            }
+        }
+        return out.joined();
+    }
+
+    private static boolean isSame(Exposures exposures, int frame, Exposure shown) {
+        return frame >= 0
+                && exposures
+                        .at(frame)
+                        .filter(run -> run.drawing() == shown.drawing())
+                        .isPresent();
     }
 
     public static Edit remove(String id) {

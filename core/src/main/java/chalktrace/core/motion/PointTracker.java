@@ -32,6 +32,12 @@ public final class PointTracker {
 
     private static final double DROP = 0.28;
 
+    /** It may sink slowly, but not by more than this from the best that it was. */
+    private static final double DROP_IN_ALL = 0.35;
+
+    /** No picture is without all noise. */
+    private static final double CLEANEST = 0.98;
+
     /** Its middle may differ so much, and so many times as much as usually, before something else lies over it. */
     private static final double MIDDLE_ERROR = 0.35;
 
@@ -53,8 +59,10 @@ public final class PointTracker {
 
     private static final double ASTRAY_DROP = 0.1;
 
-    /** The exact fit may be so far from where the shift led. */
-    private static final double ASIDE_PX = 2.5;
+    /** The exact fit may be so far from where the shift led, in radii; as far as a radius when it fits nearly as well as ever. */
+    private static final double ASIDE = 0.25;
+
+    private static final double AS_EVER = 0.05;
 
     private static final double SHAPE_A_STEP = 0.3;
     private static final double SMALLEST = 0.3;
@@ -77,6 +85,7 @@ public final class PointTracker {
     private double usual = -1;
     private double usualMiddle = -1;
     private double usualLikeness = 0.9;
+    private double best;
     private double trust = 1;
     private double scaleBefore = 1;
     private double degreesBefore;
@@ -118,7 +127,7 @@ public final class PointTracker {
         Shift.Found back = shift.follow(picture, last, moved.x(), moved.y(), warp.tx(), warp.ty());
         double backPx = Math.hypot(back.x() - warp.tx(), back.y() - warp.ty());
         Warp guess = warp.movedTo(moved.x(), moved.y());
-        Template.Fit fit = template.fit(whole, guess);
+        Template.Fit fit = template.fit(whole, guess, 2 * (1 - Math.max(LEAST, Math.min(CLEANEST, usual))));
         if (!isNear(fit, moved) || isFarBelow(fit)) {
             // A blur, or little to go by, leads the shape astray.
             fit = template.moved(whole, guess);
@@ -133,6 +142,7 @@ public final class PointTracker {
         before = warp;
         warp = fit.warp();
         template.learn(whole, warp);
+        best = Math.max(best, usual);
         usual = usual < 0 ? fit.whole() : usual + 0.2 * (fit.whole() - usual);
         usualMiddle = usualMiddle < 0 ? fit.middleError() : usualMiddle + 0.2 * (fit.middleError() - usualMiddle);
         if (fit.whole() < RENEWED_BELOW
@@ -159,16 +169,18 @@ public final class PointTracker {
                 Math.min(1, certainty));
     }
 
+    /** Whether the exact fit is a small step from where the shift led, or fits so well that the shift was led astray, as along an edge. */
     private boolean isNear(Template.Fit fit, Shift.Found moved) {
         double aside = Math.hypot(fit.warp().tx() - moved.x(), fit.warp().ty() - moved.y());
+        boolean fitsAsEver = fit.whole() > usual - AS_EVER;
         return fit.warp().shapeDistance(warp) < SHAPE_A_STEP
                 && fit.warp().scale() > SMALLEST
                 && fit.warp().scale() < 1 / SMALLEST
-                && aside < ASIDE_PX;
+                && aside < (fitsAsEver ? radius : ASIDE * radius);
     }
 
     private boolean isFarBelow(Template.Fit fit) {
-        return fit.whole() < Math.max(LEAST, usual - DROP)
+        return fit.whole() < Math.max(LEAST, Math.max(usual - DROP, best - DROP_IN_ALL))
                 || fit.middleError() > MIDDLE_ERROR + MIDDLE_TIMES * (usualMiddle < 0 ? UNKNOWN_MIDDLE : usualMiddle);
     }
 

@@ -17,8 +17,8 @@ final class Template {
     private static final int MOST_STEPS = 25;
     private static final double STILL_PX = 0.01;
 
-    /** Keeps the shape where the patch says little about it. */
-    private static final double STIFFNESS = 0.002;
+    /** How much a shape usually changes from picture to picture: 2 degrees, or 3 percent. */
+    private static final double SHAPE_CHANGE = 0.03;
 
     /** How fast a pixel's usual difference follows. */
     private static final double MEMORY = 0.15;
@@ -103,18 +103,25 @@ final class Template {
         }
     }
 
-    /** The map that fits best near a guess. */
-    Fit fit(Luma picture, Warp guess) {
-        return fit(picture, guess, 0);
+    /**
+     * The map that fits best near a guess. Where the patch says little about its shape, that stays as in the guess.
+     *
+     * @param noise the usual mean square by which a pixel differs, where the whole has a deviation of 1
+     */
+    Fit fit(Luma picture, Warp guess, double noise) {
+        return fit(picture, guess, 0, noise / (SHAPE_CHANGE * SHAPE_CHANGE));
     }
 
     /** As {@link #fit}, with the guess's turn, size and slant kept. */
     Fit moved(Luma picture, Warp guess) {
-        return fit(picture, guess, SHAPE);
+        return fit(picture, guess, SHAPE, 0);
     }
 
-    /** @param first of the parameters that are free; those before it stay */
-    private Fit fit(Luma picture, Warp guess, int first) {
+    /**
+     * @param first of the parameters that are free; those before it stay
+     * @param stiffness what a change of the shape costs
+     */
+    private Fit fit(Luma picture, Warp guess, int first, double stiffness) {
         int free = PARAMETERS - first;
         double[][] hessian = new double[free][free];
         for (int i = 0; i < look.length; i++) {
@@ -125,22 +132,18 @@ final class Template {
                 }
             }
         }
-        double stiff = 0;
-        for (int a = first; a < SHAPE; a++) {
-            stiff += STIFFNESS * hessian[a][a] / SHAPE;
-        }
         for (int a = 0; a < free; a++) {
             for (int b = a + 1; b < free; b++) {
                 hessian[a][b] = hessian[b][a];
             }
-            hessian[a][a] += first + a < SHAPE ? stiff : 0;
+            hessian[a][a] += first + a < SHAPE ? stiffness : 0;
         }
         double[][] inverse = Inverse.of(hessian).orElse(null);
         Warp warp = guess;
         double[] seen = new double[look.length];
         double[] within = new double[look.length];
         for (int step = 0; step < MOST_STEPS && inverse != null; step++) {
-            Warp next = improved(picture, warp, inverse, seen, within);
+            Warp next = improved(picture, warp, pull(guess, warp, stiffness), inverse, seen, within);
             double moved = Math.hypot(next.tx() - warp.tx(), next.ty() - warp.ty()) + radius * next.shapeDistance(warp);
             warp = next;
             if (moved < STILL_PX || !(warp.determinant() > 0.1)) {
@@ -150,14 +153,27 @@ final class Template {
         return fitOf(picture, warp);
     }
 
-    private Warp improved(Luma picture, Warp warp, double[][] inverse, double[] seen, double[] within) {
+    /** What draws the shape back to that of the guess. */
+    private static double[] pull(Warp guess, Warp warp, double stiffness) {
+        Warp changed = guess.inverse().after(warp);
+        return new double[] {
+            stiffness * (changed.a() - 1),
+            stiffness * changed.b(),
+            stiffness * changed.c(),
+            stiffness * (changed.d() - 1),
+            0,
+            0
+        };
+    }
+
+    private Warp improved(Luma picture, Warp warp, double[] pull, double[][] inverse, double[] seen, double[] within) {
         sample(picture, warp, seen, within);
         for (int i = 0; i < within.length; i++) {
             within[i] *= weights[i];
         }
         Shift.normalise(seen, within);
         int first = PARAMETERS - inverse.length;
-        double[] sum = new double[inverse.length];
+        double[] sum = Arrays.copyOfRange(pull, first, PARAMETERS);
         for (int i = 0; i < seen.length; i++) {
             double error = within[i] * (seen[i] - look[i]);
             for (int k = 0; k < sum.length && error != 0; k++) {

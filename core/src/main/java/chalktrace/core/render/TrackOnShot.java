@@ -5,12 +5,15 @@ import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.time.PictureTimes;
 import java.awt.geom.Point2D;
 import java.util.Arrays;
+import java.util.NavigableMap;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * A followed point as the shot shows it: on the shot's frames, in its px, through the footage's timing and placement.
@@ -40,6 +43,35 @@ public record TrackOnShot(Shot shot, Footage footage, PictureTimes times, Pictur
                         footage, seen, showing.region(), shot.setup().size()))
                 .orElseGet(() ->
                         SourcePlace.of(footage, seen, Region.WHOLE, shot.setup().size()));
+    }
+
+    /**
+     * What has happened to the point since a frame, as what lies on it has to be moved, by frame; empty where it is not known on that frame.
+     *
+     * @param turning whether what lies on it turns and grows with what is around the point
+     */
+    public NavigableMap<Integer, Placement> movesSince(int frame, boolean turning) {
+        TreeMap<Integer, Placement> out = new TreeMap<>();
+        Optional<Point2D> from = at(frame);
+        Optional<TrackPath.Place> before = place(frame);
+        for (int f = 0; f < shot.setup().length() && from.isPresent(); f++) {
+            Optional<Point2D> to = at(f);
+            if (to.isPresent()) {
+                TrackPath.Place now = place(f).orElseThrow();
+                out.put(
+                        f,
+                        Placement.taking(
+                                from.get().getX(),
+                                from.get().getY(),
+                                to.get().getX(),
+                                to.get().getY(),
+                                turning ? now.scale() / before.orElseThrow().scale() : 1,
+                                turning ? now.degrees() - before.orElseThrow().degrees() : 0,
+                                shot.setup().size().width() / 2.0,
+                                shot.setup().size().height() / 2.0));
+            }
+        }
+        return out;
     }
 
     /** All frames on which it is known; empty when there is none. Cost: frames of the shot. */

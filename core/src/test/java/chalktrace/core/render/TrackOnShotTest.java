@@ -3,16 +3,20 @@ package chalktrace.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.edit.TrackEdits;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.picture.ArgbPicture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
@@ -80,5 +84,30 @@ class TrackOnShotTest {
                     on(placed).placed(8).toSource(said.getX(), said.getY()).orElseThrow();
             assertThat(back.distance(12.5, 7.5)).isLessThan(1e-9);
         }
+    }
+
+    /** Against the renderer: what was drawn over the point on one frame lies over it on the other. */
+    @Test
+    void aDrawingThatIsAttachedLiesOverThePointOnEachFrame() {
+        TrackOnShot on = on(clip());
+        Point2D start = on.at(8).orElseThrow();
+        Shot shot = Shots.showing(new Exposure(4, 9, 1, Placement.AS_IS))
+                .withLevel(
+                        Shots.LEVEL,
+                        level -> level.with(
+                                level.exposures().with(new Exposure(4, 9, 1, Placement.AS_IS.withPosition(3, 1)))));
+        Shot after = Shots.after(shot, TrackEdits.attach(Shots.LEVEL, 8, on.movesSince(8, false)));
+        Exposures exposures = Shots.level(after).exposures();
+        Point2D moved = on.at(10).orElseThrow();
+        assertThat(exposures.at(8).orElseThrow().placement()).isEqualTo(Placement.AS_IS.withPosition(3, 1));
+        assertThat(exposures.at(10).orElseThrow().placement().x())
+                .isCloseTo(3 + moved.getX() - start.getX(), within(1e-9));
+        assertThat(exposures.at(10).orElseThrow().placement().y())
+                .isCloseTo(1 + moved.getY() - start.getY(), within(1e-9));
+        // Where the point is not known, the drawing stays as it was next to there.
+        assertThat(exposures.at(12).orElseThrow().placement())
+                .isEqualTo(exposures.at(11).orElseThrow().placement());
+        assertThat(exposures.at(4).orElseThrow().placement())
+                .isEqualTo(exposures.at(8).orElseThrow().placement());
     }
 }
