@@ -1,5 +1,6 @@
 package chalktrace.benchmarks;
 
+import chalktrace.core.motion.Luma;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Study;
 import chalktrace.core.motion.StudySettings;
@@ -7,7 +8,16 @@ import chalktrace.core.motion.TrackPath;
 import chalktrace.core.motion.Tracking;
 import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.testing.Movements;
+import chalktrace.core.testing.MovingClip;
+import chalktrace.core.time.FrameRate;
+import chalktrace.media.codec.MovieEncoder;
 import chalktrace.media.footage.VideoClip;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -54,7 +64,7 @@ public class TrackBenchmark {
 
     @Setup
     public void open() throws Exception {
-        clip = VideoClip.open(Material.clip(FRAMES));
+        clip = VideoClip.open(movie());
         long20 = new ArrayList<>();
         for (int p = 0; p < 20; p++) {
             MovingPoint swing = Movements.swings(p, 1).point();
@@ -67,6 +77,35 @@ public class TrackBenchmark {
             }
             long20.add(new MovingPoint("point " + p, 0, x, y));
         }
+    }
+
+    /** A clip of known movement, four times as large. */
+    private static Path movie() throws IOException {
+        MovingClip small = new MovingClip(3, FRAMES, 5, false, -1);
+        Path file = Files.createTempFile("track", ".mp4");
+        file.toFile().deleteOnExit();
+        try (MovieEncoder encoder = new MovieEncoder(file, Material.FULL_HD, FrameRate.of(24), false)) {
+            for (int n = 0; n < FRAMES; n++) {
+                encoder.add(enlarged(small.picture(n)), null);
+            }
+            encoder.finish();
+        }
+        return file;
+    }
+
+    private static int[] enlarged(Luma luma) {
+        BufferedImage small = new BufferedImage(luma.width(), luma.height(), BufferedImage.TYPE_INT_RGB);
+        for (int i = 0; i < luma.values().length; i++) {
+            small.setRGB(i % luma.width(), i / luma.width(), 0x010101 * (luma.values()[i] & 0xFF));
+        }
+        int width = Material.FULL_HD.width();
+        int height = Material.FULL_HD.height();
+        BufferedImage large = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        Graphics2D graphics = large.createGraphics();
+        graphics.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+        graphics.drawImage(small, 0, 0, width, height, null);
+        graphics.dispose();
+        return large.getRGB(0, 0, width, height, null, 0, width);
     }
 
     @TearDown

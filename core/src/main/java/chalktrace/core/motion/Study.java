@@ -85,14 +85,21 @@ public record Study(
 
     private static final class Maker {
 
-        private record Found(MovingPoint point, Turn turn, double share) {}
+        /** A point that moves, and what is known of it. @param share of all movement */
+        private record Mover(
+                MovingPoint point,
+                MovingPoint smooth,
+                TurnFinder finder,
+                List<Turn> turns,
+                List<MovingPoint.Stretch> rests,
+                double share) {}
+
+        private record Found(Mover mover, Turn turn) {}
 
         private final int first;
         private final int last;
         private final StudySettings settings;
-        private final List<MovingPoint> moving = new ArrayList<>();
-        private final List<Double> shares = new ArrayList<>();
-        private final List<TurnFinder> finders = new ArrayList<>();
+        private final List<Mover> movers = new ArrayList<>();
 
         Maker(List<MovingPoint> points, int first, int last, StudySettings settings) {
             this.first = first;
@@ -102,9 +109,14 @@ public record Study(
             for (MovingPoint point : points) {
                 double extent = point.extent(point.firstFrame(), point.lastFrame());
                 if (extent > Math.max(8 * point.noise(), 0.004 * settings.heightPx())) {
-                    moving.add(point);
-                    shares.add(all == 0 ? 0 : travel(point) / all);
-                    finders.add(new TurnFinder(point, settings.turnShare() * extent, settings.heightPx()));
+                    TurnFinder finder = new TurnFinder(point, settings.turnShare() * extent, settings.heightPx());
+                    movers.add(new Mover(
+                            point,
+                            point.smoothed(2),
+                            finder,
+                            finder.turns(),
+                            finder.rests(),
+                            all == 0 ? 0 : travel(point) / all));
                 }
             }
         }
@@ -131,12 +143,8 @@ public record Study(
 
         private List<MotionProposal> keys() {
             List<Found> all = new ArrayList<>();
-            for (int i = 0; i < moving.size(); i++) {
-                for (Turn turn : finders.get(i).turns()) {
-                    if (isOfMovement(turn)) {
-                        all.add(new Found(moving.get(i), turn, shares.get(i)));
-                    }
-                }
+            for (Mover mover : movers) {
+                mover.turns().stream().filter(this::isOfMovement).forEach(turn -> all.add(new Found(mover, turn)));
             }
             all.sort(Comparator.comparingInt(found -> found.turn().frame()));
             List<MotionProposal> out = new ArrayList<>();
@@ -168,12 +176,12 @@ public record Study(
             Set<String> names = new LinkedHashSet<>();
             double share = 0;
             for (Found found : group) {
-                share += names.add(found.point().name()) ? found.share() : 0;
+                share += names.add(found.mover().point().name()) ? found.mover().share() : 0;
             }
             // The same point's own turns near each other, as a stop and a start, stay apart.
             if (names.size() == 1) {
                 for (Found found : group) {
-                    if (share >= Math.min(settings.leastShare(), 1.0 / moving.size())) {
+                    if (share >= Math.min(settings.leastShare(), 1.0 / movers.size())) {
                         out.add(key(found, List.copyOf(names)));
                     }
                 }
@@ -181,7 +189,7 @@ public record Study(
             }
             if (share >= settings.leastShare()) {
                 Found main = group.stream()
-                        .max(Comparator.comparingDouble(Found::share))
+                        .max(Comparator.comparingDouble(found -> found.mover().share()))
                         .orElseThrow();
                 out.add(key(main, List.copyOf(names)));
             }
@@ -206,14 +214,16 @@ public record Study(
 
         /** Whether the move to or from a turn is one against the main one. */
         private String against(Found found) {
-            List<Turn> turns = finders.get(moving.indexOf(found.point())).turns();
+            List<Turn> turns = found.mover().turns();
             int at = turns.indexOf(found.turn());
             if (found.turn().kind() != Turn.Kind.TURN || at < 1 || at + 1 >= turns.size()) {
                 return "";
             }
-            double before = found.point()
+            double before = found.mover()
+                    .point()
                     .distance(turns.get(at - 1).frame(), found.turn().frame());
-            double after = found.point()
+            double after = found.mover()
+                    .point()
                     .distance(found.turn().frame(), turns.get(at + 1).frame());
             if (before < AGAINST_SHARE * after && begins(turns.get(at - 1))) {
                 return String.format(
@@ -229,19 +239,18 @@ public record Study(
             return turn.kind() == Turn.Kind.START || turn.kind() == Turn.Kind.FIRST;
         }
 
-        /** The point that goes farthest between two frames. */
-        private MovingPoint main(int from, int to) {
-            return moving.stream()
-                    .max(Comparator.comparingDouble(point -> point.smoothed(2).length(from, to)))
+        /** What goes farthest between two frames. */
+        private Mover main(int from, int to) {
+            return movers.stream()
+                    .max(Comparator.comparingDouble(mover -> mover.smooth().length(from, to)))
                     .orElseThrow();
         }
 
         private boolean isHeld(int from, int to) {
-            for (int i = 0; i < moving.size(); i++) {
-                MovingPoint point = moving.get(i);
-                boolean rests = finders.get(i).rests().stream()
-                        .anyMatch(rest -> rest.first() <= from + 1 && rest.last() >= to - 1);
-                if (!rests && point.knows(from) && point.knows(to)) {
+            for (Mover mover : movers) {
+                boolean rests =
+                        mover.rests().stream().anyMatch(rest -> rest.first() <= from + 1 && rest.last() >= to - 1);
+                if (!rests && mover.point().knows(from) && mover.point().knows(to)) {
                     return false;
                 }
             }
@@ -249,8 +258,9 @@ public record Study(
         }
 
         private MotionProposal breakdown(int from, int to) {
-            MovingPoint point = main(from, to);
-            TurnFinder finder = finders.get(moving.indexOf(point));
+            Mover mover = main(from, to);
+            MovingPoint point = mover.point();
+            TurnFinder finder = mover.finder();
             int sharpest = from + 1;
             double most = 0;
             for (int frame = from + 1; frame < to; frame++) {
@@ -317,9 +327,13 @@ public record Study(
                     settings.percent(limit));
         }
 
+        private List<MovingPoint> points() {
+            return movers.stream().map(Mover::point).toList();
+        }
+
         private double largestJump(int from, int to, int every) {
             double most = 0;
-            for (MovingPoint point : moving) {
+            for (MovingPoint point : points()) {
                 for (int frame = from; frame + every <= to; frame++) {
                     if (point.knows(frame) && point.knows(frame + every)) {
                         most = Math.max(most, point.distance(frame, frame + every));
@@ -331,7 +345,7 @@ public record Study(
 
         private List<MotionProposal> contacts() {
             List<MotionProposal> out = new ArrayList<>();
-            for (MovingPoint point : moving) {
+            for (MovingPoint point : points()) {
                 for (int frame : ContactFinder.of(point, settings)) {
                     out.add(new MotionProposal(
                             frame,
@@ -347,7 +361,7 @@ public record Study(
         private List<MotionProposal> smears() {
             double limit = SMEAR_LIMITS * settings.limitPercent() / 100 * settings.heightPx();
             List<MotionProposal> out = new ArrayList<>();
-            for (MovingPoint point : moving) {
+            for (MovingPoint point : points()) {
                 for (int frame = point.firstFrame() + 1; frame <= point.lastFrame(); frame++) {
                     double px = spacing(point, frame);
                     if (px > limit && px >= spacing(point, frame - 1) && px > spacing(point, frame + 1)) {
