@@ -15,6 +15,7 @@ import chalktrace.demo.model.FigureModel;
 import chalktrace.demo.model.FigureStaging;
 import chalktrace.demo.scene.Performance;
 import chalktrace.demo.traced.TracedShot;
+import chalktrace.demo.traced.TrackedPoints;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
@@ -65,7 +66,7 @@ public final class Remake {
                                     folder.resolve(MODEL), ShotSetup.standard().size()),
                             folder.resolve(LINE),
                             aligned(SoundFiles.read(folder.resolve(LINE))));
-            ShotFile.fresh().save(shot, folder.resolve(SHOT));
+            ShotFile.fresh().save(shot.withTracks(TrackedPoints.of(reference, "footage-1")), folder.resolve(SHOT));
         }
         System.out.println("wrote " + folder);
     }

@@ -105,25 +105,20 @@ public record Study(
             this.first = first;
             this.last = last;
             this.settings = settings;
-            double all = points.stream().mapToDouble(Maker::travel).sum();
+            double all = points.stream().mapToDouble(Maker::extent).sum();
             for (MovingPoint point : points) {
-                double extent = point.extent(point.firstFrame(), point.lastFrame());
+                double extent = extent(point);
                 if (extent > Math.max(8 * point.noise(), 0.004 * settings.heightPx())) {
                     TurnFinder finder = new TurnFinder(point, settings.turnShare() * extent, settings.heightPx());
-                    movers.add(new Mover(
-                            point,
-                            point.smoothed(2),
-                            finder,
-                            finder.turns(),
-                            finder.rests(),
-                            all == 0 ? 0 : travel(point) / all));
+                    movers.add(
+                            new Mover(point, point.smoothed(2), finder, finder.turns(), finder.rests(), extent / all));
                 }
             }
         }
 
-        /** How far it goes, the scatter of noise left out. */
-        private static double travel(MovingPoint point) {
-            return point.smoothed(2).length();
+        /** A point's share is by how far it reaches, and not by its way: the shake of a hand-held camera is a long way to nowhere. */
+        private static double extent(MovingPoint point) {
+            return point.extent(point.firstFrame(), point.lastFrame());
         }
 
         Study study() {

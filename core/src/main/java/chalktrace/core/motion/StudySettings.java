@@ -50,7 +50,7 @@ public record StudySettings(double coarse, double heightPx, double limitPercent,
 
     /** The share of all movement that the points which turn together must have. */
     double leastShare() {
-        return 0.05 + 0.4 * coarse;
+        return 0.1 + 0.5 * coarse;
     }
 
     double percent(double px) {
