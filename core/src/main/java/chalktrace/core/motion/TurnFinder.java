@@ -1,9 +1,11 @@
 package chalktrace.core.motion;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
  * Finds where one point starts, stops and turns. A turn counts only when the point goes back by more than a threshold on both sides of it (hysteresis), so that
@@ -24,6 +26,14 @@ final class TurnFinder {
     private static final double STILL_SHARE = 0.012;
 
     private static final double STILL_OF_HEIGHT = 0.0015;
+
+    /** Slower than this share of its fast parts, for so many frames, it has come to rest. */
+    private static final double SLOW_SHARE = 0.15;
+
+    private static final int SLOW_FRAMES = 9;
+
+    /** A movement is so many times as fast as a rest, somewhere. */
+    private static final double FAST_TIMES = 2.5;
 
     private final MovingPoint raw;
     private final MovingPoint smooth;
@@ -60,7 +70,7 @@ final class TurnFinder {
     }
 
     private void addTurns(MovingPoint.Stretch stretch, List<Turn> out) {
-        List<MovingPoint.Stretch> rests = Stillness.of(smooth, stretch, still);
+        List<MovingPoint.Stretch> rests = quiet(stretch);
         List<Turn> found = new ArrayList<>();
         int from = stretch.first();
         for (MovingPoint.Stretch rest : rests) {
@@ -96,6 +106,47 @@ final class TurnFinder {
             double size = Math.min(before, after);
             out.add(kept.get(i).withSize(size == Double.MAX_VALUE ? 0 : size));
         }
+    }
+
+    /** Where it rests, or hardly moves against its fast parts, as a thing that stands still before a hand-held camera. */
+    private List<MovingPoint.Stretch> quiet(MovingPoint.Stretch stretch) {
+        BitSet quiet = new BitSet();
+        Stillness.of(smooth, stretch, still).forEach(rest -> quiet.set(rest.first(), rest.last() + 1));
+        double slow = SLOW_SHARE * fastest();
+        int from = stretch.first();
+        for (int frame = from; frame <= stretch.last() + 1; frame++) {
+            boolean moves = frame > stretch.last()
+                    || frame > stretch.first() && smooth.spacing(frame).orElse(0) > slow;
+            if (moves) {
+                if (frame - from >= SLOW_FRAMES) {
+                    quiet.set(from, frame);
+                }
+                from = frame;
+            }
+        }
+        // A movement that never gets fast between two rests is none.
+        for (int end = quiet.nextClearBit(Math.max(0, quiet.nextSetBit(0)));
+                quiet.nextSetBit(end) >= 0;
+                end = quiet.nextClearBit(quiet.nextSetBit(end))) {
+            int next = quiet.nextSetBit(end);
+            if (IntStream.range(end, next + 1).allMatch(f -> smooth.spacing(f).orElse(0) < slow * FAST_TIMES)) {
+                quiet.set(end, next);
+            }
+        }
+        List<MovingPoint.Stretch> out = new ArrayList<>();
+        for (int first = quiet.nextSetBit(0); first >= 0; first = quiet.nextSetBit(quiet.nextClearBit(first))) {
+            out.add(new MovingPoint.Stretch(first, quiet.nextClearBit(first) - 1));
+        }
+        return out;
+    }
+
+    /** The spacing that one frame in twenty exceeds, in px. */
+    private double fastest() {
+        double[] spacing = IntStream.rangeClosed(smooth.firstFrame(), smooth.lastFrame())
+                .mapToDouble(frame -> smooth.spacing(frame).orElse(0))
+                .sorted()
+                .toArray();
+        return spacing[(int) (0.95 * (spacing.length - 1))];
     }
 
     /** Of two that lie near each other the start, stop or end counts, else the sharper turn. */

@@ -184,6 +184,22 @@ class StudyTest {
     }
 
     @Test
+    void aMoveBeforeAShakingCameraStartsAndStopsWhereItDoes() {
+        double[] x = new double[100];
+        double[] y = new double[100];
+        for (int frame = 0; frame < x.length; frame++) {
+            double share = Math.max(0, Math.min(1, (frame - 40) / 20.0));
+            x[frame] = 200 + 400 * share * share * (3 - 2 * share) + 4 * Math.sin(frame / 3.1);
+            y[frame] = 300 + 3 * Math.sin(frame / 2.3 + 1);
+        }
+        Study study = Study.of(List.of(new MovingPoint("cup", 0, x, y)), USUAL);
+        assertThat(study.keys()).hasSize(2);
+        assertThat(study.keys().get(0).frame()).isBetween(39, 43);
+        assertThat(study.keys().get(0).reason()).isEqualTo("starts to move");
+        assertThat(study.keys().get(1).frame()).isBetween(57, 61);
+    }
+
+    @Test
     void ofTwoPointsTheOneThatMovesMoreDecides() {
         MovingPoint hand = Movements.swings(5, 0).point();
         double[] x = new double[hand.lastFrame() + 1];
