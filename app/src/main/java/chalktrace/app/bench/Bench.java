@@ -28,7 +28,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -39,7 +38,7 @@ import javafx.scene.layout.VBox;
 /** The strips of picture, drawings, words and sound that run through the gate, with the play controls at its foot. */
 public final class Bench extends VBox {
 
-    private static final double NAME_WIDTH = 116;
+    static final double NAME_WIDTH = 116;
     private static final double START_HEIGHT = 274;
     private static final double LOWEST_HEIGHT = 96;
     private static final double LEAST_BOARD = 160;
@@ -63,8 +62,7 @@ public final class Bench extends VBox {
     private final Session session;
     private final BenchScale scale;
     private final Spectrograms spectrograms;
-    private final VBox lanes = new VBox(1);
-    private final ScrollPane scroll = new ScrollPane();
+    private final LaneStack lanes = new LaneStack();
     private final WordLane words;
     private final CueLane cues;
     private final List<Row> fixed = new ArrayList<>();
@@ -89,18 +87,13 @@ public final class Bench extends VBox {
                         kind.lane().apply(session, scale))));
         fixed.add(row(WORDS, VOICED, shot -> true, words));
         fixed.add(row(CUES, VOICED, shot -> true, cues));
-        scroll.setContent(lanes);
-        scroll.setFitToWidth(true);
-        scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setFocusTraversable(false);
-        scroll.setMinHeight(0);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(grip(), scroll, gateFoot(), new WholeShot(session, scale));
-        setPrefHeight(START_HEIGHT);
+        VBox.setVgrow(lanes, Priority.ALWAYS);
+        getChildren().addAll(grip(), lanes, gateFoot(), new WholeShot(session, scale));
+        setPrefHeight(session.preferences().benchHeight(START_HEIGHT));
         setMinHeight(LOWEST_HEIGHT);
         session.document().shownProperty().addListener(changed -> arrange());
         session.view().stepProperty().addListener(changed -> fold());
+        session.selection().levelProperty().addListener(changed -> keepCurrentInView());
         arrange();
         fold();
     }
@@ -121,10 +114,7 @@ public final class Bench extends VBox {
         List<String> levelsNow = shot.levels().stream().map(Level::id).toList();
         List<String> soundsNow = shot.sounds().stream().map(SoundClip::id).toList();
         List<Row> wanted = fixed.stream().filter(row -> row.wanted().test(shot)).toList();
-        if (wanted.equals(wantedRows)
-                && levelsNow.equals(levelIds)
-                && soundsNow.equals(soundIds)
-                && !lanes.getChildren().isEmpty()) {
+        if (wanted.equals(wantedRows) && levelsNow.equals(levelIds) && soundsNow.equals(soundIds) && !rows.isEmpty()) {
             return;
         }
         wantedRows = wanted;
@@ -145,13 +135,31 @@ public final class Bench extends VBox {
         // Lanes of one order keep theirs.
         all.sort(Comparator.comparingInt(Row::order));
         rows = all;
-        lanes.getChildren().setAll(all.stream().map(Row::node).toList());
+        lanes.show(
+                all.stream().filter(Bench::stays).map(Row::node).toList(),
+                all.stream().filter(row -> !stays(row)).map(Row::node).toList());
+        keepCurrentInView();
         fold();
+    }
+
+    /** Picture and marks are always in view. */
+    private static boolean stays(Row row) {
+        return row.order() == PICTURE.order() || row.order() == MARKS.order();
+    }
+
+    private void keepCurrentInView() {
+        String level = session.selection().level();
+        lanes.keepInView(rows.stream()
+                .filter(row -> row.lane() instanceof LevelLane lane && lane.shows(level))
+                .map(Row::node)
+                .findFirst()
+                .orElse(null));
     }
 
     private void fold() {
         Step step = session.view().stepProperty().get();
         rows.forEach(row -> row.lane().fold(!row.neededBy().contains(step)));
+        lanes.requestLayout();
     }
 
     private Row row(int order, Set<Step> neededBy, Predicate<Shot> wanted, Lane lane) {
@@ -163,11 +171,12 @@ public final class Bench extends VBox {
         Label name = new Label(title);
         name.getStyleClass().add("lane-name");
         name.setMaxWidth(NAME_WIDTH - 8);
+        name.setTooltip(new Tooltip("Click to fold this lane"));
+        name.setOnMouseClicked(event -> lane.fold(true));
         return new Row(order, neededBy, wanted, lane, named(lane, name));
     }
 
     private Node named(Lane lane, Node title) {
-        lane.seenThrough(scroll);
         StackPane head = new StackPane(title);
         head.setAlignment(Pos.CENTER_LEFT);
         head.setMinSize(NAME_WIDTH, 0);
@@ -236,6 +245,7 @@ public final class Bench extends VBox {
             double highest = getScene().getHeight() - LEAST_BOARD;
             setPrefHeight(Math.max(LOWEST_HEIGHT, Math.min(highest, start[1] + start[0] - event.getScreenY())));
         });
+        grip.setOnMouseReleased(event -> session.preferences().setBenchHeight(getPrefHeight()));
         return grip;
     }
 

@@ -1,5 +1,6 @@
 package chalktrace.app.bench;
 
+import chalktrace.app.controls.Sentence;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.theme.Tones;
@@ -13,12 +14,11 @@ import javafx.animation.Timeline;
 import javafx.beans.InvalidationListener;
 import javafx.beans.Observable;
 import javafx.beans.WeakInvalidationListener;
-import javafx.geometry.Bounds;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -58,7 +58,7 @@ public abstract class Lane extends Region {
     private final Canvas canvas = new Canvas();
     private final InvalidationListener repaint = changed -> requestLayout();
     private boolean folded;
-    private ScrollPane window;
+    private final Tooltip foldedName = new Tooltip();
 
     private Grab held;
     private double pressedX;
@@ -93,6 +93,12 @@ public abstract class Lane extends Region {
                 session.selection().levelProperty(),
                 scale.pixelsPerFrameProperty(),
                 Theme.lookProperty());
+        foldedName.setText(Sentence.of(name) + ": click to open this lane");
+        parentProperty().addListener((property, before, row) -> {
+            if (row != null) {
+                row.visibleProperty().addListener(new WeakInvalidationListener(repaint));
+            }
+        });
         addEventHandler(MouseEvent.ANY, this::mouse);
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
     }
@@ -135,6 +141,12 @@ public abstract class Lane extends Region {
 
     final void fold(boolean fold) {
         folded = fold;
+        // A folded lane says its name; an open one has it before it.
+        if (fold) {
+            Tooltip.install(this, foldedName);
+        } else {
+            Tooltip.uninstall(this, foldedName);
+        }
         double height = fold ? FOLDED_HEIGHT : openHeight;
         setMinHeight(height);
         setPrefHeight(height);
@@ -170,26 +182,9 @@ public abstract class Lane extends Region {
         return Math.abs(x - edge) <= EDGE_PX;
     }
 
-    /** Tells the lane which part of the bench is seen: a lane outside of it is not painted until it comes into it. */
-    final void seenThrough(ScrollPane window) {
-        this.window = window;
-        window.viewportBoundsProperty().addListener(new WeakInvalidationListener(repaint));
-        window.vvalueProperty().addListener(new WeakInvalidationListener(repaint));
-        // Its row moves when lanes above it fold, come or go.
-        parentProperty().addListener((property, before, row) -> {
-            if (row != null) {
-                row.layoutYProperty().addListener(new WeakInvalidationListener(repaint));
-            }
-        });
-    }
-
+    /** A lane that does not fit is not painted until it comes into view. */
     private boolean isSeen() {
-        if (window == null || getScene() == null) {
-            return true;
-        }
-        Bounds all = window.localToScene(window.getLayoutBounds());
-        Bounds mine = localToScene(getLayoutBounds());
-        return mine.getMaxY() >= all.getMinY() && mine.getMinY() <= all.getMaxY();
+        return getParent() == null || getParent().isVisible();
     }
 
     @Override

@@ -36,6 +36,11 @@ final class LevelLane extends Lane {
         return level;
     }
 
+    /** Whether it is the lane of a level. */
+    boolean shows(String id) {
+        return level.equals(id);
+    }
+
     @Override
     protected void paint(GraphicsContext g, double width, double height) {
         Optional<Level> found = shown().level(level);

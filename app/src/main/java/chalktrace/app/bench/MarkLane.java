@@ -5,7 +5,6 @@ import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
-import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
@@ -49,8 +48,16 @@ final class MarkLane extends Lane {
         g.setGlobalAlpha(PROPOSED);
         for (Mark proposed : session().view().proposedMarksProperty().get()) {
             int frame = proposed.frame();
-            if (frame >= first && frame <= last && shot.markAt(frame).isEmpty()) {
-                marked(g, proposed, shot.setup().number(frame), scale().x(frame + 0.5, width), height);
+            double x = scale().x(frame + 0.5, width);
+            if (frame < first || frame > last || shot.markAt(frame).isPresent()) {
+                continue;
+            }
+            if (hasRoom(shot, frame)) {
+                marked(g, proposed, shot.setup().number(frame), x, height);
+            } else {
+                // No room for its number beside a mark.
+                g.setFill(tones().text());
+                g.fillRect(Math.floor(x), height - 6, 1.5, 5);
             }
         }
         g.setGlobalAlpha(1);
@@ -105,10 +112,17 @@ final class MarkLane extends Lane {
         return STEPS[STEPS.length - 1];
     }
 
+    /** Whether a number would not run into that of a mark. */
+    private boolean hasRoom(Shot shot, int frame) {
+        double room = 26 / scale().pixelsPerFrame();
+        return shot.marks().stream().noneMatch(mark -> Math.abs(mark.frame() - frame) < room);
+    }
+
     /** Whether a quiet number would not run into a mark. */
     private boolean isFree(Shot shot, int frame) {
         double room = 26 / scale().pixelsPerFrame();
-        return Stream.concat(shot.marks().stream(), session().view().proposedMarksProperty().get().stream())
-                .noneMatch(mark -> Math.abs(mark.frame() - frame) < room);
+        return hasRoom(shot, frame)
+                && session().view().proposedMarksProperty().get().stream()
+                        .noneMatch(mark -> Math.abs(mark.frame() - frame) < room);
     }
 }

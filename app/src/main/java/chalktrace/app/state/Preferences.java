@@ -17,6 +17,7 @@ public final class Preferences {
     private static final String PROXY_FOLDER = "proxies.folder";
     private static final String PROXY_LIMIT = "proxies.limit-bytes";
     private static final String LOOK = "look";
+    private static final String BENCH_HEIGHT = "bench.height";
     private static final String THUMBNAILS = "thumbnails";
     private static final String LATENCY = "sound.latency-millis";
 
@@ -64,6 +65,20 @@ public final class Preferences {
 
     public void setThumbnails(boolean made) {
         set(THUMBNAILS, String.valueOf(made));
+    }
+
+    /** How high the bench is, in px of the window. @param otherwise at first */
+    public synchronized double benchHeight(double otherwise) {
+        try {
+            double height = Double.parseDouble(values.getProperty(BENCH_HEIGHT, ""));
+            return height > 0 && height < 10_000 ? height : otherwise;
+        } catch (NumberFormatException e) {
+            return otherwise;
+        }
+    }
+
+    public void setBenchHeight(double height) {
+        set(BENCH_HEIGHT, String.valueOf(height));
     }
 
     /** The name of the colours that the person chose; empty at first. */
