@@ -74,7 +74,12 @@ public final class ChalkCommand implements Callable<Integer> {
             err.println("chalk: " + oneLine(failure));
             return BAD_INPUT;
         });
-        return line.execute(arguments);
+        try {
+            return line.execute(arguments);
+        } catch (OutOfMemoryError e) {
+            err.println("chalk: there is not enough memory for this. Use smaller pictures or a shorter shot.");
+            return BAD_INPUT;
+        }
     }
 
     /** The words of a failure, without what only wraps it. */

@@ -9,12 +9,14 @@ import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.awt.geom.Point2D;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ITypeConverter;
@@ -67,6 +69,7 @@ final class TrackCommand implements Callable<Integer> {
             throw new IllegalArgumentException("--patch is 1 to 1000 px, not " + patch + ".");
         }
         List<TrackPath> paths;
+        List<Optional<Point2D>> better = new ArrayList<>();
         try (Reference reference = References.open(clip)) {
             int count = reference.times().count();
             int end = to < 0 ? count : to + 1;
@@ -78,13 +81,23 @@ final class TrackCommand implements Callable<Integer> {
                     .map(at -> new Tracking.Start(at.frame(), at.x(), at.y(), patch))
                     .toList();
             paths = Tracking.follow(reference, starts, from, end, (done, total) -> true);
+            for (int i = 0; i < paths.size(); i++) {
+                boolean poor = paths.get(i).places().size() == 1 && patch == 0;
+                better.add(poor ? Tracking.betterNear(reference, starts.get(i)) : Optional.empty());
+            }
         }
         ObjectNode document = Answer.object();
         ArrayNode all = document.putArray("points");
         StringBuilder text = new StringBuilder();
         for (int i = 0; i < paths.size(); i++) {
-            add(all.addObject(), points.get(i), paths.get(i));
+            ObjectNode node = all.addObject();
+            add(node, points.get(i), paths.get(i));
             describe(text, points.get(i), paths.get(i));
+            better.get(i).ifPresent(place -> {
+                node.putObject("better").put("x", rounded(place.getX())).put("y", rounded(place.getY()));
+                text.append(String.format(
+                        Locale.ROOT, "  a better place near it: %.1f,%.1f%n", place.getX(), place.getY()));
+            });
         }
         if (pair) {
             addPair(document.putArray("pair"), paths.get(0), paths.get(1));

@@ -26,12 +26,14 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 final class PointRows extends VBox {
 
     private final StudyWork work;
+    private final AttachWork attach;
     private final PointTables tables;
     private final VBox points = new VBox(2);
 
     PointRows(StudyWork work, FileChoice files) {
         super(8);
         this.work = work;
+        this.attach = new AttachWork(work);
         this.tables = new PointTables(work, files);
         Button track = Buttons.edged(
                 MaterialDesignC.CROSSHAIRS,
@@ -116,16 +118,16 @@ final class PointRows extends VBox {
         Button drawing = Buttons.words(
                 "Attach drawing",
                 "let the current level's drawing go along with this point, from this frame on and back",
-                () -> work.attachDrawing(track, turning.isSelected()));
+                () -> attach.attachDrawing(track, turning.isSelected()));
         drawing.setId("attach-drawing");
         Button mouths = Buttons.words(
                 "Attach mouths",
                 "let the mouths go along with this point",
-                () -> work.attachMouths(track, turning.isSelected()));
+                () -> attach.attachMouths(track, turning.isSelected()));
         Button chart = Buttons.words(
                 "Arc and chart",
                 "take the arc and the timing chart of in-betweens from this point",
-                () -> work.chart(track));
+                () -> attach.chart(track));
         chart.setId("chart-from-point");
         out.getChildren().addAll(new HBox(8, drawing, mouths), turning, chart);
         return out;

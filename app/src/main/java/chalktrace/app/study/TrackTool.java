@@ -26,9 +26,11 @@ final class TrackTool implements BoardTool {
     private static final double REACH_PX = 12;
 
     private final StudyWork work;
+    private final PointWork points;
 
     TrackTool(StudyWork work) {
         this.work = work;
+        this.points = new PointWork(work);
     }
 
     @Override
@@ -86,7 +88,7 @@ final class TrackTool implements BoardTool {
             @Override
             public void move(PenSample sample) {
                 grabbed.filter(track -> hasMoved(sample))
-                        .flatMap(track -> work.moved(track, sample.x(), sample.y()))
+                        .flatMap(track -> points.moved(track, sample.x(), sample.y()))
                         .ifPresent(work.session().document()::preview);
             }
 
@@ -99,9 +101,9 @@ final class TrackTool implements BoardTool {
                 Optional<Track> track = grabbed;
                 giveUp();
                 if (track.isPresent() && hasMoved(sample)) {
-                    work.correct(track.get(), sample.x(), sample.y());
+                    points.correct(track.get(), sample.x(), sample.y());
                 } else if (track.isEmpty() || work.byHandProperty().get()) {
-                    work.touch(sample.x(), sample.y());
+                    points.touch(sample.x(), sample.y());
                 }
             }
 

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 
 /**
@@ -26,6 +27,9 @@ public final class Tracking {
     private static final int MOST_HELD = 64;
 
     private static final long HELD_BYTES = 160L << 20;
+
+    /** So near a poor place a better one is looked for. */
+    private static final double NEAR_RADII = 3;
 
     /** Is told how far the work is. */
     @FunctionalInterface
@@ -138,6 +142,24 @@ public final class Tracking {
             }
         }
         return new Tracking(source, List.copyOf(starts), from, to, progress).paths();
+    }
+
+    /**
+     * A place near a poor one that can be followed better, in px of the source as seen; empty where there is none, or the given one is good.
+     *
+     * @throws PictureUnavailableException when its picture can't be read
+     */
+    public static Optional<Point2D> betterNear(PictureSource source, Start start) throws PictureUnavailableException {
+        Picture picture = source.picture(start.picture());
+        SeenPlace places = new SeenPlace(picture.size(), source.displaySize(), source.turnDegrees());
+        Luma luma = Luma.of(picture);
+        Point2D at = places.stored(start.x(), start.y());
+        int radius = PointTracker.usualRadius(luma.height());
+        if (Spot.of(luma, at.getX(), at.getY(), radius).kind() == Spot.Kind.GOOD) {
+            return Optional.empty();
+        }
+        return Spot.bestNear(luma, at.getX(), at.getY(), radius, NEAR_RADII * radius)
+                .map(spot -> places.seen(spot.x(), spot.y()));
     }
 
     private List<TrackPath> paths() throws PictureUnavailableException {

@@ -6,11 +6,19 @@ public record PictureSize(int width, int height) {
     /** The longest side that is taken in: far above what a screen or a film frame needs, and still one array. */
     public static final int LONGEST_SIDE = 16_384;
 
+    /** More takes more memory than a step through pictures can spend: 200 MB as ARGB. */
+    public static final int MOST_PIXELS = 50_000_000;
+
     /** @throws IllegalArgumentException with a sentence for the person when a side is out of bounds */
     public PictureSize {
-        if (width < 1 || height < 1 || width > LONGEST_SIDE || height > LONGEST_SIDE) {
+        if (width < 1
+                || height < 1
+                || width > LONGEST_SIDE
+                || height > LONGEST_SIDE
+                || (long) width * height > MOST_PIXELS) {
             throw new IllegalArgumentException("A picture of " + width + "x" + height
-                    + " can't be used: each side must be 1 to " + LONGEST_SIDE + " pixels.");
+                    + " can't be used: each side must be 1 to " + LONGEST_SIDE + " pixels, and all of it at most "
+                    + MOST_PIXELS / 1_000_000 + " million.");
         }
     }
 

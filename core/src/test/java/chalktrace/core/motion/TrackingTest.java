@@ -12,6 +12,7 @@ import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.testing.MovingClip;
 import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -124,6 +125,32 @@ class TrackingTest {
         assertThatThrownBy(() ->
                         Tracking.follow(clip, List.of(new Tracking.Start(12, 5, 5, 0)), 0, 10, (done, total) -> true))
                 .hasMessageContaining("picture 12, which is not among 0 to 9");
+    }
+
+    @Test
+    void beforeAnEvenPlaceABetterOneNearItIsOffered() throws Exception {
+        byte[] values = new byte[300 * 200];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = (byte) (i % 300 > 150 && i / 300 > 100 ? 200 : 60);
+        }
+        Clip clip = new Clip(1, 0, -1);
+        for (int n = 0; n < FRAMES; n++) {
+            int[] argb = new int[values.length];
+            Arrays.setAll(argb, i -> 0xFF000000 | 0x010101 * (values[i] & 0xFF));
+            clip.made.put(n, new ArgbPicture(new PictureSize(300, 200), argb));
+        }
+        // As it is seen, turned and as large as the clip: the corner at (150, 100) of 300x200 is the middle.
+        Tracking.Start even = new Tracking.Start(3, 108, 213, 0);
+        assertThat(Tracking.follow(clip, List.of(even), 0, 10, (done, total) -> true)
+                        .get(0)
+                        .lost())
+                .containsExactly(new TrackPath.Lost(3, Tracking.EVEN));
+        assertThat(Tracking.betterNear(clip, even)).hasValueSatisfying(at -> {
+            assertThat(at.getX()).isCloseTo(135, within(12.0));
+            assertThat(at.getY()).isCloseTo(240, within(12.0));
+        });
+        assertThat(Tracking.betterNear(clip, new Tracking.Start(3, 135, 240, 0)))
+                .isEmpty();
     }
 
     @Test

@@ -1,5 +1,6 @@
 package chalktrace.media.codec;
 
+import chalktrace.core.picture.PictureSize;
 import chalktrace.media.UnreadableException;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -151,13 +152,25 @@ final class MediaInput implements AutoCloseable {
                         "Save it in another format, such as H.264 or ProRes.");
             }
         }
+        int width = stream(stream).codecpar().width();
+        int height = stream(stream).codecpar().height();
+        if ((long) width * height > PictureSize.MOST_PIXELS) {
+            throw StreamFacts.tooLarge(file, width, height);
+        }
         AVCodecContext decoder = avcodec.avcodec_alloc_context3(codec);
         avcodec.avcodec_parameters_to_context(decoder, stream(stream).codecpar());
         decoder.thread_count(threads);
         // Check sums that a format carries are checked: a wrong picture must not pass for a right one.
         decoder.err_recognition(avcodec.AV_EF_CRCCHECK);
         decoder.pkt_timebase(stream(stream).time_base());
-        int opened = avcodec.avcodec_open2(decoder, codec, (AVDictionary) null);
+        decoder.max_pixels(PictureSize.MOST_PIXELS);
+        AVDictionary options = new AVDictionary(null);
+        if (codec.id() == avcodec.AV_CODEC_ID_EXR) {
+            // Scene-linear light is seen through the curve of sRGB (IEC 61966-2-1).
+            avutil.av_dict_set(options, "apply_trc", "iec61966_2_1", 0);
+        }
+        int opened = avcodec.avcodec_open2(decoder, codec, options);
+        avutil.av_dict_free(options);
         if (opened < 0) {
             avcodec.avcodec_free_context(decoder);
             throw UnreadableException.of(

@@ -20,6 +20,11 @@ import org.bytedeco.javacpp.IntPointer;
 /** Turns decoded frames into pictures of the core. Lives on one thread at a time; must be closed. */
 final class PictureReader implements AutoCloseable {
 
+    /** PAL with square pixels, in the wide format. */
+    private static final int SD_WIDTH = 1050;
+
+    private static final int SD_HEIGHT = 576;
+
     private SwsContext scaler;
     private String scalerFor = "";
     private final AVFrame converted = avutil.av_frame_alloc();
@@ -72,7 +77,11 @@ final class PictureReader implements AutoCloseable {
             }
             scalerFor = wanted;
             IntPointer weights = swscale.sws_getCoefficients(
-                    matrix(frame) == YuvMatrix.BT709 ? swscale.SWS_CS_ITU709 : swscale.SWS_CS_ITU601);
+                    switch (matrix(frame)) {
+                        case BT601 -> swscale.SWS_CS_ITU601;
+                        case BT709 -> swscale.SWS_CS_ITU709;
+                        case BT2020 -> swscale.SWS_CS_BT2020;
+                    });
             int range = isFullRange(frame) ? 1 : 0;
             swscale.sws_setColorspaceDetails(
                     scaler, weights, range, weights, to == avutil.AV_PIX_FMT_BGRA ? 1 : range, 0, 1 << 16, 1 << 16);
@@ -128,7 +137,7 @@ final class PictureReader implements AutoCloseable {
         return new ArgbPicture(new PictureSize(width, height), words);
     }
 
-    /** Where a file does not name its matrix, pictures of 720 rows or more are BT.709 (common practice). */
+    /** Where a file does not name its matrix, pictures larger than those of standard definition are BT.709 (common practice). */
     private static YuvMatrix matrix(AVFrame frame) {
         int space = frame.colorspace();
         if (space == avutil.AVCOL_SPC_BT709) {
@@ -140,12 +149,16 @@ final class PictureReader implements AutoCloseable {
         if (space == avutil.AVCOL_SPC_BT2020_NCL || space == avutil.AVCOL_SPC_BT2020_CL) {
             return YuvMatrix.BT2020;
         }
-        return frame.height() >= 720 ? YuvMatrix.BT709 : YuvMatrix.BT601;
+        return frame.width() > SD_WIDTH || frame.height() > SD_HEIGHT ? YuvMatrix.BT709 : YuvMatrix.BT601;
     }
 
     private static boolean isFullRange(AVFrame frame) {
         int format = frame.format();
-        return frame.color_range() == avutil.AVCOL_RANGE_JPEG
+        // Grey pictures that say nothing use all of their values, as RGB does.
+        boolean isPlainGrey = frame.color_range() == avutil.AVCOL_RANGE_UNSPECIFIED
+                && avutil.av_pix_fmt_desc_get(format).nb_components() < 3;
+        return isPlainGrey
+                || frame.color_range() == avutil.AVCOL_RANGE_JPEG
                 || format == avutil.AV_PIX_FMT_YUVJ420P
                 || format == avutil.AV_PIX_FMT_YUVJ422P
                 || format == avutil.AV_PIX_FMT_YUVJ444P;

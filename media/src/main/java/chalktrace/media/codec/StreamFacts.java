@@ -48,7 +48,9 @@ record StreamFacts(
                 decoder.width(),
                 decoder.height(),
                 aspect.num() > 0 && aspect.den() > 0 ? (double) aspect.num() / aspect.den() : 1,
-                turnDegrees(stream),
+                input.isPicture() && stream.codecpar().codec_id() == avcodec.AV_CODEC_ID_MJPEG
+                        ? JpegOrientation.turnDegrees(input.file())
+                        : turnDegrees(stream),
                 order != avcodec.AV_FIELD_UNKNOWN && order != avcodec.AV_FIELD_PROGRESSIVE,
                 rate(mean.num() > 0 ? mean : stream.r_frame_rate()),
                 (double) base.num() / base.den(),
@@ -97,11 +99,15 @@ record StreamFacts(
         try {
             displaySize();
         } catch (IllegalArgumentException e) {
-            throw UnreadableException.of(
-                    file,
-                    "has pictures of " + width + "x" + height,
-                    "Each side must be 1 to " + PictureSize.LONGEST_SIDE + " pixels.",
-                    e);
+            throw tooLarge(file, width, height);
         }
+    }
+
+    static UnreadableException tooLarge(Path file, int width, int height) {
+        return UnreadableException.of(
+                file,
+                "has pictures of " + width + "x" + height,
+                "Each side must be 1 to " + PictureSize.LONGEST_SIDE + " pixels, and all of it at most "
+                        + PictureSize.MOST_PIXELS / 1_000_000 + " million.");
     }
 }

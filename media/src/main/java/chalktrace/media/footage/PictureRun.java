@@ -29,18 +29,24 @@ public final class PictureRun implements Reference {
     private final long firstNumber;
     private final boolean mixedPadding;
     private final PictureSize size;
+    private final int turnDegrees;
     private final Map<Integer, String> doubts = new ConcurrentHashMap<>();
 
-    private PictureRun(List<Optional<Path>> files, long firstNumber, boolean mixedPadding, PictureSize size) {
+    /** @param first of its pictures: the others are seen as it is */
+    private PictureRun(List<Optional<Path>> files, long firstNumber, boolean mixedPadding, Path first)
+            throws UnreadableException {
         this.files = List.copyOf(files);
         this.firstNumber = firstNumber;
         this.mixedPadding = mixedPadding;
-        this.size = size;
+        try (VideoClip picture = VideoClip.open(first)) {
+            this.size = picture.displaySize();
+            this.turnDegrees = picture.turnDegrees();
+        }
     }
 
     /** @throws UnreadableException when the picture can't be read */
     static PictureRun single(Path file) throws UnreadableException {
-        return new PictureRun(List.of(Optional.of(file)), 0, false, sizeOf(file));
+        return new PictureRun(List.of(Optional.of(file)), 0, false, file);
     }
 
     /**
@@ -58,7 +64,7 @@ public final class PictureRun implements Reference {
                 files.add(Optional.ofNullable(byNumber.get(number)));
             }
         }
-        return new PictureRun(files, first, isMixed(byNumber), sizeOf(byNumber.get(first)));
+        return new PictureRun(files, first, isMixed(byNumber), byNumber.get(first));
     }
 
     /** What is odd about the run, one sentence each. */
@@ -80,12 +86,6 @@ public final class PictureRun implements Reference {
             notes.add("Some numbers are written with zeros before them and some without.");
         }
         return notes;
-    }
-
-    private static PictureSize sizeOf(Path file) throws UnreadableException {
-        try (VideoClip picture = VideoClip.open(file)) {
-            return picture.displaySize();
-        }
     }
 
     /** Whether the same number of digits is not kept: 0009 and 10, but not 9 and 10. */
@@ -120,7 +120,7 @@ public final class PictureRun implements Reference {
 
     @Override
     public int turnDegrees() {
-        return 0;
+        return turnDegrees;
     }
 
     @Override
@@ -145,6 +145,10 @@ public final class PictureRun implements Reference {
         try (VideoClip one = VideoClip.open(file)) {
             Picture picture = one.picture(0);
             Optional<String> doubt = one.doubt(0)
+                    .or(() -> one.turnDegrees() == turnDegrees
+                            ? Optional.empty()
+                            : Optional.of(file.getFileName() + " is turned otherwise than the first of the run. Turn it"
+                                    + " upright and save it again."))
                     .or(() -> one.displaySize().equals(size)
                             ? Optional.empty()
                             : Optional.of(file.getFileName() + " is " + one.displaySize()
