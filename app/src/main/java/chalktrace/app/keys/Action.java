@@ -97,6 +97,11 @@ public enum Action {
         return use;
     }
 
+    /** Whether a person who asks in everyday words may mean it. */
+    public boolean isFoundBy(String asked) {
+        return Synonyms.match(this, asked);
+    }
+
     /** The key that does it in a new program; {@link KeySet} knows which one does now. */
     public KeyCodeCombination keys() {
         return keys;

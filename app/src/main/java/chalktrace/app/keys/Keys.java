@@ -59,6 +59,20 @@ public final class Keys {
         return on(action, does);
     }
 
+    /** Does what an action's key does when it goes down. @return false for what only lasts while a key is held */
+    public boolean run(Action action) {
+        Runnable does = actions.get(action);
+        if (does != null) {
+            does.run();
+        }
+        return does != null;
+    }
+
+    /** Whether {@link #run} does something. */
+    public boolean runs(Action action) {
+        return actions.containsKey(action);
+    }
+
     /** Keeps a property true for as long as the action's key is held. */
     public Keys whileHeld(Action action, BooleanProperty property) {
         held.put(action, property);

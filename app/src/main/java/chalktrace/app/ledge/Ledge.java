@@ -203,6 +203,7 @@ public final class Ledge extends HBox {
         HBox box = new HBox();
         box.getStyleClass().add("edged-box");
         box.setMaxHeight(26);
+        box.setMinWidth(Region.USE_PREF_SIZE);
         ToggleGroup group = new ToggleGroup();
         new TreeMap<>(words).forEach((value, word) -> {
             ToggleButton one = Buttons.toggle(word, word);

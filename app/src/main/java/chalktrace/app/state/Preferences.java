@@ -5,6 +5,8 @@ import java.io.Reader;
 import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Properties;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -17,6 +19,8 @@ public final class Preferences {
     private static final String PROXY_FOLDER = "proxies.folder";
     private static final String PROXY_LIMIT = "proxies.limit-bytes";
     private static final String LOOK = "look";
+    private static final String RECENT = "recent.";
+    private static final int MOST_RECENT = 8;
     private static final String BENCH_HEIGHT = "bench.height";
     private static final String THUMBNAILS = "thumbnails";
     private static final String LATENCY = "sound.latency-millis";
@@ -88,6 +92,28 @@ public final class Preferences {
 
     public void setLook(String name) {
         set(LOOK, name);
+    }
+
+    /** The shots that were open last, the latest first. */
+    public synchronized List<Path> recent() {
+        List<Path> out = new ArrayList<>();
+        for (int i = 0; i < MOST_RECENT; i++) {
+            String file = values.getProperty(RECENT + i);
+            if (file != null && !file.isBlank()) {
+                out.add(Path.of(file));
+            }
+        }
+        return out;
+    }
+
+    public synchronized void addRecent(Path file) {
+        List<Path> files = new ArrayList<>(recent());
+        files.remove(file);
+        files.add(0, file);
+        for (int i = 0; i < Math.min(MOST_RECENT, files.size()); i++) {
+            values.setProperty(RECENT + i, files.get(i).toString());
+        }
+        set(RECENT + 0, file.toString());
     }
 
     /** How much later than it is played sound is heard, such as over wireless loudspeakers; 0 at first. */

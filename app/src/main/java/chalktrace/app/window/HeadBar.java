@@ -9,10 +9,12 @@ import chalktrace.app.session.Jobs.Job;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import java.nio.file.Files;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
 import javafx.collections.ListChangeListener;
@@ -20,11 +22,14 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 
@@ -33,6 +38,7 @@ final class HeadBar extends HBox {
 
     private final Session session;
     private final MenuButton name = new MenuButton();
+    private final Menu recent = new Menu("Open recent");
     private final Label saved = state("saved");
     private final Label silent = state("no sound device (silent)");
     private final Label reading = state("Reading the picture\u2026");
@@ -42,8 +48,11 @@ final class HeadBar extends HBox {
     private final Label looking = state("previewing, not imported");
     private final HBox jobs = new HBox(8);
 
-    /** @param keySheet shows which key does what */
-    HeadBar(Session session, ShotCommands commands, Runnable keySheet) {
+    /**
+     * @param run does what a key does
+     * @param keySheet shows which key does what
+     */
+    HeadBar(Session session, ShotCommands commands, Consumer<Action> run, Runnable keySheet) {
         this.session = session;
         getStyleClass().add("head");
         name.getStyleClass().add("shot-menu");
@@ -54,18 +63,28 @@ final class HeadBar extends HBox {
                 .addAll(
                         item("New shot\u2026", Action.NEW_SHOT, commands::newShot),
                         item("Open\u2026", Action.OPEN, commands::open),
+                        recent,
                         item("Save", Action.SAVE, commands::save),
                         item("Save as\u2026", Action.SAVE_AS, commands::saveAs),
                         new SeparatorMenuItem(),
                         item("Undo", Action.UNDO, session.document()::undo),
                         item("Redo", Action.REDO, session.document()::redo),
+                        edit(run),
                         new SeparatorMenuItem(),
                         look(Theme.Look.SLATE),
                         look(Theme.Look.DAY),
                         keys(keySheet),
                         new SeparatorMenuItem(),
                         item("Quit", Action.QUIT, commands::quit));
-        name.setOnShowing(event -> nameTheSteps());
+        name.setOnShowing(event -> {
+            nameTheSteps();
+            showRecent(commands);
+        });
+        session.document().pathProperty().addListener((property, before, path) -> {
+            if (path != null) {
+                session.preferences().addRecent(path);
+            }
+        });
         silent.setTooltip(new Tooltip("No sound device works. Playback is silent and keeps time."));
         dropped.getStyleClass().add("alert");
         unkept.getStyleClass().add("alert");
@@ -162,6 +181,39 @@ final class HeadBar extends HBox {
         });
     }
 
+    /** The shots that were open last and are still there. */
+    private void showRecent(ShotCommands commands) {
+        List<MenuItem> items = session.preferences().recent().stream()
+                .filter(Files::exists)
+                .map(file -> {
+                    MenuItem item = new MenuItem(file.getFileName() + "  (" + file.getParent() + ")");
+                    item.setMnemonicParsing(false);
+                    item.setOnAction(event -> commands.openRecent(file));
+                    return item;
+                })
+                .toList();
+        recent.getItems().setAll(items);
+        recent.setDisable(items.isEmpty());
+    }
+
+    private static Menu edit(Consumer<Action> run) {
+        Menu menu = new Menu("Edit");
+        for (Action action : List.of(
+                Action.CUT,
+                Action.COPY,
+                Action.PASTE,
+                Action.DUPLICATE,
+                Action.PICK_ALL,
+                Action.PUT_AWAY,
+                Action.REMOVE)) {
+            MenuItem item = new MenuItem(Sentence.of(action.use()));
+            item.setAccelerator(action.keys());
+            item.setOnAction(event -> run.accept(action));
+            menu.getItems().add(item);
+        }
+        return menu;
+    }
+
     private MenuItem look(Theme.Look look) {
         CheckMenuItem item = new CheckMenuItem(look.title());
         item.setSelected(Theme.lookProperty().get() == look);
@@ -178,7 +230,8 @@ final class HeadBar extends HBox {
     }
 
     private static MenuItem keys(Runnable sheet) {
-        MenuItem item = new MenuItem("Keys\u2026");
+        MenuItem item = new MenuItem("Help: keys and commands\u2026");
+        item.setAccelerator(new KeyCodeCombination(KeyCode.F1));
         item.setId("keys");
         item.setOnAction(event -> sheet.run());
         return item;

@@ -12,7 +12,6 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -33,29 +32,32 @@ import javafx.scene.layout.VBox;
 final class KeySheet extends StackPane {
 
     private final KeySet keys;
+    private final Keys commands;
+    private final Runnable putAway;
     private final Map<Action, Button> buttons = new EnumMap<>(Action.class);
     private final Map<Action, HBox> rows = new EnumMap<>(Action.class);
     private final Label says = Rows.hint("");
+    private final TextField search = new TextField();
     private Action asked;
 
-    KeySheet(KeySet keys, Runnable putAway) {
+    /** @param commands runs what a key does */
+    KeySheet(KeySet keys, Keys commands, Runnable putAway) {
         this.keys = keys;
+        this.commands = commands;
+        this.putAway = putAway;
         getStyleClass().add("shade");
-        Label title = new Label("Keys");
+        Label title = new Label("Keys and commands");
         title.getStyleClass().add("title");
-        TextField search = new TextField();
         search.setId("key-search");
-        search.setPromptText("Find what a key is for, or a key");
+        search.setPromptText("Find a command in your own words, or a key");
+        search.setOnAction(event -> first().ifPresent(this::run));
         VBox list = new VBox(2);
         for (Action action : Action.values()) {
             list.getChildren().add(row(action));
         }
         search.textProperty()
                 .addListener((property, before, text) -> rows.forEach((action, row) -> {
-                    boolean wanted = action.use()
-                                    .toLowerCase(Locale.ROOT)
-                                    .contains(text.toLowerCase(Locale.ROOT).strip())
-                            || keys.text(action).equalsIgnoreCase(text.strip());
+                    boolean wanted = action.isFoundBy(text) || keys.text(action).equalsIgnoreCase(text.strip());
                     row.setVisible(wanted);
                     row.setManaged(wanted);
                 }));
@@ -77,7 +79,9 @@ final class KeySheet extends StackPane {
         done.setId("keys-done");
         HBox foot = new HBox(8, mirror, first, Rows.space(), done);
         foot.setAlignment(Pos.CENTER_LEFT);
-        says.setText("Touch a key to change it. Keys in grey are the system's own and stay.");
+        says.setText(
+                "Click a command to run it, or Enter for the first. Click a key to change it; those in grey are the"
+                        + " system's own and stay.");
         VBox card = new VBox(title, search, scroll, says, foot);
         card.getStyleClass().addAll("new-shot", "key-sheet");
         getChildren().add(card);
@@ -91,8 +95,17 @@ final class KeySheet extends StackPane {
         show();
     }
 
+    /** One types what one looks for at once. */
+    @Override
+    public void requestFocus() {
+        search.requestFocus();
+    }
+
     private HBox row(Action action) {
-        Label use = new Label(Sentence.of(action.use()));
+        Button use = Buttons.text(Sentence.of(action.use()), "run this command", () -> run(action));
+        use.setId("run-" + action.name());
+        use.setDisable(!commands.runs(action));
+        use.getStyleClass().add("command");
         Button key = Buttons.words("", "press another key for this", () -> ask(action));
         key.setId("key-" + action.name());
         key.setDisable(action.isFixed());
@@ -109,6 +122,18 @@ final class KeySheet extends StackPane {
         row.setAlignment(Pos.CENTER_LEFT);
         rows.put(action, row);
         return row;
+    }
+
+    /** The first that is listed and can be run. */
+    private Optional<Action> first() {
+        return Arrays.stream(Action.values())
+                .filter(action -> rows.get(action).isVisible() && commands.runs(action))
+                .findFirst();
+    }
+
+    private void run(Action action) {
+        putAway.run();
+        commands.run(action);
     }
 
     private void ask(Action action) {

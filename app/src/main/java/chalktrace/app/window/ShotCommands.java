@@ -44,6 +44,10 @@ final class ShotCommands {
         whenWorkIsSafe(() -> files.openShot().ifPresent(this::open));
     }
 
+    void openRecent(Path file) {
+        whenWorkIsSafe(() -> open(file));
+    }
+
     void open(Path file) {
         session.shelf().open(file, this::offerLeftovers);
     }

@@ -64,6 +64,7 @@ public final class Workbench {
     private final BesidePane beside;
     private final FileChoice files;
     private final Features features;
+    private final Keys keys;
     private TabletPen tablet;
     private final StackPane boardArea = new StackPane();
 
@@ -100,8 +101,10 @@ public final class Workbench {
         // It takes the room that ledge and bench leave, whatever lies on it.
         top.setMinHeight(0);
         top.setPrefHeight(0);
+        keys = keys();
         VBox left = new VBox(top, ledge, bench);
-        BorderPane root = new BorderPane(left, new HeadBar(session, commands, this::showKeySheet), tray, null, null);
+        BorderPane root =
+                new BorderPane(left, new HeadBar(session, commands, keys::run, this::showKeySheet), tray, null, null);
         root.getStyleClass().add("window");
         session.view().wholeWindowProperty().addListener((property, before, whole) -> {
             for (Region part : List.of(ledge, tray)) {
@@ -111,7 +114,7 @@ public final class Workbench {
         });
         Scene scene = new Scene(root, WIDTH, HEIGHT);
         Theme.apply(scene);
-        keys().attach(scene);
+        keys.attach(scene);
         stage.setScene(scene);
         stage.titleProperty().bind(session.document().shotProperty().map(shot -> shot.name() + " - Chalk Trace"));
         stage.setOnCloseRequest(event -> {
@@ -203,7 +206,7 @@ public final class Workbench {
 
     private void showKeySheet() {
         KeySheet[] sheet = new KeySheet[1];
-        sheet[0] = new KeySheet(session.keys(), () -> {
+        sheet[0] = new KeySheet(session.keys(), keys, () -> {
             boardArea.getChildren().remove(sheet[0]);
             board.requestFocus();
         });

@@ -19,6 +19,7 @@ import chalktrace.core.shot.Word;
 import chalktrace.core.sound.PlayPath.Round;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
+import chalktrace.media.file.ShotFile;
 import chalktrace.media.testing.Clips;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -115,6 +116,26 @@ class WindowTest {
         assertThat(shot()).isEqualTo(before);
         assertThat(window.session.transport().frame()).isZero();
         assertThat(window.workbench.board().movingProperty().get()).isFalse();
+    }
+
+    @Test
+    void aCommandIsFoundByAnEverydayWordAndRun(FxRobot robot) {
+        robot.press(KeyCode.F1).release(KeyCode.F1);
+        robot.interact(() -> ((TextField) robot.lookup("#key-search").query()).setText("eraser"));
+        robot.interact(() -> robot.lookup("#key-search").query().fireEvent(new ActionEvent()));
+        assertThat(robot.lookup("#key-search").tryQuery()).as("the list closes").isEmpty();
+        assertThat(window.session.view().toolProperty().get()).isEqualTo(View.Tool.DUSTER);
+    }
+
+    @Test
+    void shotsThatWereOpenAreOfferedAgain(FxRobot robot) throws Exception {
+        Path first = Files.createTempDirectory("recent").resolve("first.chalk");
+        Path second = first.resolveSibling("second.chalk");
+        ShotFile.fresh().save(shot(), first);
+        ShotFile.fresh().save(shot(), second);
+        window.open(first);
+        window.open(second);
+        assertThat(window.session.preferences().recent()).startsWith(second, first);
     }
 
     @Test
