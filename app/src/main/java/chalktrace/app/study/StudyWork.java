@@ -1,6 +1,7 @@
 package chalktrace.app.study;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.MarkEdits;
 import chalktrace.core.edit.TrackEdits;
@@ -69,6 +70,7 @@ final class StudyWork {
         });
         session.document().shownProperty().addListener(changed -> measure());
         session.footages().opened().addListener((MapChangeListener<String, Reference>) changed -> measureAnew());
+        session.view().stepProperty().addListener(changed -> showOnBench());
         coarse.addListener(changed -> judge());
         limit.addListener(changed -> judge());
         measure();
@@ -204,13 +206,21 @@ final class StudyWork {
                 open(found.smears()),
                 found.spans());
         study.set(left);
+        showOnBench();
+    }
+
+    /** Keys and breakdowns are proposed on the bench while one studies, and not while one draws. */
+    private void showOnBench() {
+        boolean studies = session.view().stepProperty().get() == View.Step.STUDY;
         session.view()
                 .proposedMarksProperty()
-                .set(left.proposals().stream()
-                        .filter(proposal -> proposal.kind() == MotionProposal.Kind.KEY
-                                || proposal.kind() == MotionProposal.Kind.BREAKDOWN)
-                        .map(proposal -> new Mark(proposal.frame(), markKind(proposal)))
-                        .toList());
+                .set(
+                        !studies
+                                ? List.of()
+                                : study.get().proposals().stream()
+                                        .filter(proposal -> !isNote(proposal))
+                                        .map(proposal -> new Mark(proposal.frame(), markKind(proposal)))
+                                        .toList());
     }
 
     /** Neither refused nor on a frame that has its mark. */
