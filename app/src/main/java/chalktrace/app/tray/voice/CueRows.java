@@ -29,6 +29,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -225,12 +226,14 @@ final class CueRows extends VBox {
         ShotSetup setup = session.shot().setup();
         int frame = setup.rate().nearestFrame(cue.seconds());
         Item item = new Item(Item.Kind.CUE, cue.id());
-        Label verdict =
-                new Label(sync == null ? "not linked" : sync.verdict().name().toLowerCase(Locale.ROOT));
+        Label verdict = new Label(sync == null ? "Not linked" : verdict(sync.verdict()));
         verdict.getStyleClass().add(sync == null ? "quiet" : style(sync.verdict()));
         VBox text = new VBox(new HBox(new Label(cue.name()), Rows.space(), verdict));
         if (sync != null) {
-            text.getChildren().add(Rows.quiet(words(sync)));
+            Label by = Rows.quiet(words(sync));
+            by.setTooltip(new Tooltip(Math.abs(Math.round(sync.millis())) + " ms, linked to frame "
+                    + setup.number(sync.tie().frame())));
+            text.getChildren().add(by);
         }
         HBox.setHgrow(text, Priority.ALWAYS);
         HBox row = Rows.row(
@@ -250,16 +253,18 @@ final class CueRows extends VBox {
     private String words(SyncReport.Row sync) {
         double frames = sync.differenceSeconds() * session.shot().setup().rate().framesPerSecond();
         long millis = Math.round(sync.millis());
-        int drawn = session.shot().setup().number(sync.tie().frame());
         return millis == 0
-                ? "meets frame " + drawn
+                ? "Meets frame " + session.shot().setup().number(sync.tie().frame())
                 : String.format(
-                        Locale.ROOT,
-                        "%d ms, %.1f frames %s for %d",
-                        Math.abs(millis),
-                        Math.abs(frames),
-                        millis < 0 ? "early" : "late",
-                        drawn);
+                        Locale.ROOT, "Sound %s by %.1f frames", millis < 0 ? "leads" : "lags", Math.abs(frames));
+    }
+
+    private static String verdict(SyncReport.Verdict verdict) {
+        return switch (verdict) {
+            case GOOD -> "In sync";
+            case NOTICED -> "Slightly off";
+            case OFF -> "Off";
+        };
     }
 
     private static String style(SyncReport.Verdict verdict) {
