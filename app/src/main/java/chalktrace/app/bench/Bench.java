@@ -40,7 +40,7 @@ public final class Bench extends VBox {
 
     static final double NAME_WIDTH = 116;
     private static final double START_HEIGHT = 274;
-    private static final double LOWEST_HEIGHT = 96;
+    private static final double LOWEST_HEIGHT = 150;
     private static final double LEAST_BOARD = 160;
     private static final double[] SPEEDS = {0.25, 0.5, 1, 2, 4};
 

@@ -116,7 +116,8 @@ final class LaneStack extends Region {
 
     /** From the first on as many as fit, the current one among them. */
     private List<Node> shown(double room) {
-        int at = current == null ? -1 : moving.indexOf(current);
+        boolean hasRoom = current != null && high(current) <= room + GAP;
+        int at = hasRoom ? moving.indexOf(current) : -1;
         List<Node> out = new ArrayList<>();
         double left = room + GAP;
         if (at >= 0) {

@@ -45,7 +45,7 @@ final class ContactFinder {
                 double above = floor - smooth.y(frame);
                 lifted |= above > LIFT * range;
                 if (lifted && above <= near && stays(smooth, frame, stretch.last(), floor, near)) {
-                    out.add(touching(smooth, frame, stretch, near));
+                    out.add(frame);
                     lifted = false;
                 }
             }
@@ -60,14 +60,5 @@ final class ContactFinder {
             }
         }
         return frame + STAYS - 1 <= last;
-    }
-
-    /** The frame in which it stops going down: the next one is hardly lower. */
-    private static int touching(MovingPoint point, int frame, MovingPoint.Stretch stretch, double near) {
-        int at = frame;
-        while (at < stretch.last() && point.y(at + 1) - point.y(at) > near / 3) {
-            at++;
-        }
-        return at;
     }
 }

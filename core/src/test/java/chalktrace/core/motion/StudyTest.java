@@ -165,8 +165,11 @@ class StudyTest {
         // 8 percent of 1080 px is 86.4 px from drawing to drawing.
         MovingPoint slow = through(new int[] {0, 24}, new double[][] {{0, 0}, {24 * 9, 0}});
         MovingPoint medium = through(new int[] {0, 24}, new double[][] {{0, 0}, {24 * 40, 0}});
+        MovingPoint steady = through(new int[] {0, 24}, new double[][] {{0, 0}, {24 * 20, 0}});
         MovingPoint fast = through(new int[] {0, 24}, new double[][] {{0, 0}, {24 * 50, 0}});
         assertThat(Study.of(List.of(slow), USUAL).spans().get(0).every()).isEqualTo(3);
+        // 60 px over three frames would pass for twos, and is too far for threes.
+        assertThat(Study.of(List.of(steady), USUAL).spans().get(0).every()).isEqualTo(2);
         assertThat(Study.of(List.of(medium), USUAL).spans().get(0).every()).isEqualTo(2);
         assertThat(Study.of(List.of(fast), USUAL).spans().get(0).every()).isEqualTo(1);
     }

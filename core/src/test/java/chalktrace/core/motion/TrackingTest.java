@@ -88,11 +88,18 @@ class TrackingTest {
         TrackPath path = follow(clip, 20);
         assertThat(path.places()).hasSize(FRAMES);
         assertThat(path.lost()).isEmpty();
+        double beside = 0;
+        double below = 0;
         for (TrackPath.Place place : path.places()) {
             double[] truth = clip.truth(0, 0, place.picture());
+            beside += (place.x() - truth[0]) / FRAMES;
+            below += (place.y() - truth[1]) / FRAMES;
             assertThat(place.x()).as("x on " + place.picture()).isCloseTo(truth[0], within(0.6));
             assertThat(place.y()).as("y on " + place.picture()).isCloseTo(truth[1], within(0.6));
         }
+        // A place that was half a pixel off for all would show here.
+        assertThat(beside).isCloseTo(0, within(0.2));
+        assertThat(below).isCloseTo(0, within(0.2));
         assertThat(path.at(20).orElseThrow().origin()).isEqualTo(TrackPath.Origin.HAND);
     }
 
