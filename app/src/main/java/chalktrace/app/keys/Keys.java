@@ -59,13 +59,13 @@ public final class Keys {
         return on(action, does);
     }
 
-    /** Does what an action's key does when it goes down. @return false for what only lasts while a key is held */
-    public boolean run(Action action) {
+    /** Does what an action's key does when it goes down; nothing where it is not wanted, or only lasts while a key is held. */
+    public void run(Action action) {
+        boolean wanted = conditions.getOrDefault(action, () -> true).getAsBoolean();
         Runnable does = actions.get(action);
-        if (does != null) {
+        if (wanted && does != null) {
             does.run();
         }
-        return does != null;
     }
 
     /** Whether {@link #run} does something. */

@@ -58,6 +58,9 @@ final class StudyWork {
     private final Set<Refused> refused = new HashSet<>();
     private Shot measuredOf;
 
+    /** How often it was asked for; while a reference is dragged, only the last time counts. */
+    private volatile int measurings;
+
     /** A shown point and its movement over the shot's frames, as it is and smoothed. */
     record MovingTrack(Track track, MovingPoint movement, MovingPoint smoothed) {}
 
@@ -162,16 +165,26 @@ final class StudyWork {
             return;
         }
         measuredOf = shot;
-        List<MovingTrack> out = new ArrayList<>();
-        for (Track track : shot.tracks()) {
-            if (track.visible()) {
-                onShot(track)
-                        .flatMap(TrackOnShot::movement)
-                        .ifPresent(movement -> out.add(new MovingTrack(track, movement, movement.smoothed(2))));
+        List<TrackOnShot> tracks = shot.tracks().stream()
+                .filter(Track::visible)
+                .map(this::onShot)
+                .flatMap(Optional::stream)
+                .toList();
+        int asked = ++measurings;
+        session.proposals().findQuietly(job -> asked == measurings ? movements(tracks) : null, found -> {
+            if (asked == measurings && found != null) {
+                moving.set(found);
+                judge();
             }
+        });
+    }
+
+    private static List<MovingTrack> movements(List<TrackOnShot> tracks) {
+        List<MovingTrack> out = new ArrayList<>();
+        for (TrackOnShot on : tracks) {
+            on.movement().ifPresent(movement -> out.add(new MovingTrack(on.track(), movement, movement.smoothed(2))));
         }
-        moving.set(List.copyOf(out));
-        judge();
+        return List.copyOf(out);
     }
 
     private void judge() {

@@ -9,7 +9,6 @@ import chalktrace.app.session.Jobs.Job;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
-import java.nio.file.Files;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -30,6 +29,7 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 
@@ -181,10 +181,9 @@ final class HeadBar extends HBox {
         });
     }
 
-    /** The shots that were open last and are still there. */
+    /** The shots that were open last; one that is gone says so when it is opened. */
     private void showRecent(ShotCommands commands) {
         List<MenuItem> items = session.preferences().recent().stream()
-                .filter(Files::exists)
                 .map(file -> {
                     MenuItem item = new MenuItem(file.getFileName() + "  (" + file.getParent() + ")");
                     item.setMnemonicParsing(false);
@@ -207,7 +206,9 @@ final class HeadBar extends HBox {
                 Action.PUT_AWAY,
                 Action.REMOVE)) {
             MenuItem item = new MenuItem(Sentence.of(action.use()));
-            item.setAccelerator(action.keys());
+            if (action.keys().getShortcut() == KeyCombination.ModifierValue.DOWN) {
+                item.setAccelerator(action.keys());
+            }
             item.setOnAction(event -> run.accept(action));
             menu.getItems().add(item);
         }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -49,12 +50,11 @@ public record Shot(
         footage = List.copyOf(footage);
         sounds = List.copyOf(sounds);
         Set<String> there = levels.stream().map(Level::id).collect(Collectors.toSet());
-        cycles = cycles.stream().filter(cycle -> there.contains(cycle.level())).toList();
+        cycles = kept(cycles, cycle -> there.contains(cycle.level()));
         cues = sorted(cues, Comparator.comparingDouble(Cue::seconds));
         marks = sorted(marks, Comparator.comparingInt(Mark::frame));
         Set<String> clips = footage.stream().map(Footage::id).collect(Collectors.toSet());
-        tracks =
-                tracks.stream().filter(track -> clips.contains(track.footage())).toList();
+        tracks = kept(tracks, track -> clips.contains(track.footage()));
         Set<String> taken = new HashSet<>();
         ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides, tracks)
                 .forEach(id -> requireNew(taken, id));
@@ -337,10 +337,23 @@ public record Shot(
                 .toList();
     }
 
+    /** Those that stay; the same list where all do, so that whoever goes by identity sees that nothing has changed. */
+    private static <T> List<T> kept(List<T> items, Predicate<T> stays) {
+        return items.stream().allMatch(stays)
+                ? List.copyOf(items)
+                : items.stream().filter(stays).toList();
+    }
+
+    /** In order; the same list where it is so already. */
     static <T> List<T> sorted(List<T> items, Comparator<T> order) {
-        List<T> out = new ArrayList<>(items);
-        out.sort(order);
-        return List.copyOf(out);
+        for (int i = 1; i < items.size(); i++) {
+            if (order.compare(items.get(i - 1), items.get(i)) > 0) {
+                List<T> out = new ArrayList<>(items);
+                out.sort(order);
+                return List.copyOf(out);
+            }
+        }
+        return List.copyOf(items);
     }
 
     private static Stream<String> ids(

@@ -3,7 +3,12 @@ package chalktrace.core.shot;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import chalktrace.core.motion.Track;
+import chalktrace.core.motion.TrackPath;
+import chalktrace.core.picture.Rgb;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameRange;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -50,5 +55,22 @@ class ShotTest {
         assertThat(Shots.empty().setup().number(11)).isEqualTo(12);
         assertThat(fromZero.number(11)).isEqualTo(11);
         assertThat(fromZero.frame(fromZero.number(3))).isEqualTo(3);
+    }
+
+    @Test
+    void whatAnEditLeavesAloneIsTheSameList() {
+        Shot shot = Shots.empty()
+                .withFootage(
+                        List.of(Footage.of("clip", "clip", "/a.mp4", new Conform(0, 0, 9, 1, Conform.Pace.KEEP_TIME))))
+                .withTracks(List.of(new Track("t", "t", Rgb.WHITE, true, "clip", 0, TrackPath.NONE)))
+                .withCycles(List.of(new Cycle(Shots.LEVEL, new FrameRange(0, 4))));
+        Shot renamed = shot.withName("other");
+        assertThat(renamed.tracks()).isSameAs(shot.tracks());
+        assertThat(renamed.cycles()).isSameAs(shot.cycles());
+        assertThat(renamed.footage()).isSameAs(shot.footage());
+        assertThat(renamed.marks()).isSameAs(shot.marks());
+        assertThat(shot.withFootage(List.of()).tracks())
+                .as("those of footage that goes, go")
+                .isEmpty();
     }
 }
