@@ -1,7 +1,9 @@
 package chalktrace.app.session;
 
 import chalktrace.core.motion.Luma;
-import chalktrace.core.motion.PatchTracker;
+import chalktrace.core.motion.PointTracker;
+import chalktrace.core.motion.Pyramid;
+import chalktrace.core.motion.Spot;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.PixelTile;
@@ -20,7 +22,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.CancellationException;
 
 /** A patch of the footage followed from one frame to both ends of the shot. */
@@ -74,32 +75,43 @@ final class FootageTrack {
         }
         Luma first = luma(from);
         way[from] = Placement.AS_IS;
-        PatchTracker on = new PatchTracker(first, middle.getX() * scale, middle.getY() * scale, radius * scale);
+        PointTracker on = tracker(first, middle, radius);
         for (int frame = from + 1; frame < range.end(); frame++) {
             goOn(job, frame, frames);
-            way[frame] = placed(on.next(luma(frame)), middle, way[frame - 1], frame, lost);
+            way[frame] = placed(on.next(new Pyramid(luma(frame))), middle, way[frame - 1], frame, lost);
             if (!lost.isEmpty()) {
                 Arrays.fill(way, frame, range.end(), way[frame - 1]);
                 break;
             }
         }
-        PatchTracker back = new PatchTracker(first, middle.getX() * scale, middle.getY() * scale, radius * scale);
+        PointTracker back = tracker(first, middle, radius);
         int lostBefore = lost.size();
         for (int frame = from - 1; frame >= range.start(); frame--) {
             way[frame] = lost.size() > lostBefore
                     ? way[frame + 1]
-                    : placed(back.next(before.pop()), middle, way[frame + 1], frame, lost);
+                    : placed(back.next(new Pyramid(before.pop())), middle, way[frame + 1], frame, lost);
         }
         return new Followed(List.of(Arrays.copyOfRange(way, range.start(), range.end())), lost);
     }
 
+    /** @throws IllegalArgumentException when there is nothing that could be followed */
+    private PointTracker tracker(Luma first, Point2D middle, double radius) {
+        double x = middle.getX() * scale;
+        double y = middle.getY() * scale;
+        int px = (int) Math.round(radius * scale);
+        if (Spot.of(first, x, y, Math.max(6, px)).kind() == Spot.Kind.FLAT) {
+            throw new IllegalArgumentException(
+                    "There is nothing to follow there: the picture is even. Choose a place with edges and corners.");
+        }
+        return new PointTracker(new Pyramid(first), x, y, px);
+    }
+
     private Placement placed(
-            Optional<PatchTracker.Place> found, Point2D middle, Placement otherwise, int frame, List<Integer> lost) {
-        if (found.isEmpty()) {
+            PointTracker.Step step, Point2D middle, Placement otherwise, int frame, List<Integer> lost) {
+        if (!(step instanceof PointTracker.Found place)) {
             lost.add(frame);
             return otherwise;
         }
-        PatchTracker.Place place = found.get();
         return Placement.taking(
                 middle.getX(),
                 middle.getY(),

@@ -83,8 +83,7 @@ class StudyTest {
         window.awaitSettled();
     }
 
-    @Test
-    void aPointIsTouchedFollowedPutRightAndGivesProposals(FxRobot robot) {
+    private void trackOnFrame20(FxRobot robot) {
         window.open(shotFile);
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
         fire(robot, "track-a-point");
@@ -92,6 +91,11 @@ class StudyTest {
         robot.clickOn(window.onScreen(truth(20)[0], truth(20)[1]));
         window.await(() -> shot().tracks().size() == 1);
         window.awaitSettled();
+    }
+
+    @Test
+    void aPointIsTouchedFollowedPutRightAndGivesProposals(FxRobot robot) {
+        trackOnFrame20(robot);
         for (TrackPath.Place place : track().path().places()) {
             double[] truth = truth(place.picture());
             // The pointer hits a whole pixel of the screen.
@@ -136,13 +140,7 @@ class StudyTest {
 
     @Test
     void theViewHoldsStillToThePointAndComesBack(FxRobot robot) {
-        window.open(shotFile);
-        robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
-        fire(robot, "track-a-point");
-        go(20);
-        robot.clickOn(window.onScreen(truth(20)[0], truth(20)[1]));
-        window.await(() -> shot().tracks().size() == 1);
-        window.awaitSettled();
+        trackOnFrame20(robot);
         Shot before = shot();
         fire(robot, "hold-still");
         Point2D at = onScreen(20);

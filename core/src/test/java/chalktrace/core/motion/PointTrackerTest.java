@@ -2,6 +2,7 @@ package chalktrace.core.motion;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.core.testing.MovingClip;
 import java.util.ArrayList;
@@ -12,6 +13,8 @@ import org.junit.jupiter.api.Test;
 class PointTrackerTest {
 
     private static final int FRAMES = 60;
+    private static final int WAVES_WIDTH = 320;
+    private static final int WAVES_HEIGHT = 200;
     private static final int POINTS = 8;
 
     /** What became of points that were followed through clips whose movement is known. */
@@ -149,5 +152,44 @@ class PointTrackerTest {
         });
         assertThat(Spot.bestNear(new Luma(new byte[40_000], 200, 200), 90, 90, 10, 30))
                 .isEmpty();
+    }
+
+    /** A texture of waves and blobs seen through a move, turn and scale about its middle, with grain. */
+    private static Pyramid waves(double x, double y, double scale, double degrees, double light, Random grain) {
+        double turn = Math.toRadians(degrees);
+        byte[] out = new byte[WAVES_WIDTH * WAVES_HEIGHT];
+        for (int py = 0; py < WAVES_HEIGHT; py++) {
+            for (int px = 0; px < WAVES_WIDTH; px++) {
+                double dx = (px - x) / scale;
+                double dy = (py - y) / scale;
+                double u = dx * Math.cos(turn) + dy * Math.sin(turn);
+                double v = -dx * Math.sin(turn) + dy * Math.cos(turn);
+                double value = 120
+                        + 40 * Math.sin(u / 7 + Math.sin(v / 9))
+                        + 35 * Math.cos(v / 5.3 - u / 17)
+                        + 20 * Math.sin((u + v) / 13);
+                out[py * WAVES_WIDTH + px] =
+                        (byte) Math.max(0, Math.min(255, light * value + 2 * grain.nextGaussian()));
+            }
+        }
+        return new Pyramid(new Luma(out, WAVES_WIDTH, WAVES_HEIGHT));
+    }
+
+    @Test
+    void aPatchSaysHowItTurnsAndGrows() {
+        Random grain = new Random(2);
+        PointTracker tracker = new PointTracker(waves(120, 100, 1, 0, 1, grain), 120, 100, 24);
+        for (int frame = 1; frame <= 40; frame++) {
+            double x = 120 + 2.1 * frame;
+            double y = 100 + 12 * Math.sin(frame / 8.0);
+            double scale = 1 + 0.006 * frame;
+            double degrees = 25 * Math.sin(frame / 15.0);
+            PointTracker.Found found =
+                    (PointTracker.Found) tracker.next(waves(x, y, scale, degrees, 1 - 0.006 * frame, grain));
+            assertThat(found.x()).isCloseTo(x, within(0.2));
+            assertThat(found.y()).isCloseTo(y, within(0.2));
+            assertThat(found.scale()).isCloseTo(scale, within(0.015));
+            assertThat(found.degrees()).isCloseTo(degrees, within(0.8));
+        }
     }
 }
