@@ -32,6 +32,7 @@ final class PathsLook extends Canvas {
     PathsLook(StudyWork work, BoardView board) {
         this.work = work;
         this.board = board;
+        setId("paths");
         setMouseTransparent(true);
         setManaged(false);
         InvalidationListener all = changed -> show();
@@ -39,6 +40,7 @@ final class PathsLook extends Canvas {
         work.movingProperty().addListener(all);
         work.chosenProperty().addListener(all);
         work.session().view().stepProperty().addListener(all);
+        work.session().view().toolProperty().addListener(all);
         work.session().transport().frameProperty().addListener(all);
         work.session().document().shownProperty().addListener(all);
     }

@@ -166,7 +166,7 @@ final class StudyWork {
         }
         measuredOf = shot;
         List<TrackOnShot> tracks = shot.tracks().stream()
-                .filter(Track::visible)
+                .filter(track -> isSeen(shot, track))
                 .map(this::onShot)
                 .flatMap(Optional::stream)
                 .toList();
@@ -177,6 +177,12 @@ final class StudyWork {
                 judge();
             }
         });
+    }
+
+    /** A point of footage that is hidden is hidden with it. */
+    private static boolean isSeen(Shot shot, Track track) {
+        return track.visible()
+                && shot.footage(track.footage()).filter(Footage::visible).isPresent();
     }
 
     private static List<MovingTrack> movements(List<TrackOnShot> tracks) {
@@ -307,7 +313,9 @@ final class StudyWork {
         Track nearest = null;
         double least = reach;
         for (Track track : session.document().shown().tracks()) {
-            Optional<Point2D> at = track.visible() ? onShot(track).flatMap(on -> on.at(frame)) : Optional.empty();
+            Optional<Point2D> at = isSeen(session.document().shown(), track)
+                    ? onShot(track).flatMap(on -> on.at(frame))
+                    : Optional.empty();
             if (at.isPresent() && at.get().distance(x, y) <= least) {
                 least = at.get().distance(x, y);
                 nearest = track;

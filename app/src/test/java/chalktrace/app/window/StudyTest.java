@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.picture.Rgb;
@@ -171,6 +172,23 @@ class StudyTest {
         assertThat(shot().tracks()).hasSize(1);
         assertThat(track().path().places()).extracting(TrackPath.Place::picture).containsExactly(5, 6, 7, 8);
         assertThat(window.session.transport().frame()).isEqualTo(9);
+    }
+
+    @Test
+    void pathsGoWithTheStepTheToolAndTheirFootage(FxRobot robot) {
+        trackOnFrame20(robot);
+        Node paths = robot.lookup("#paths").query();
+        window.await(paths::isVisible);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
+        assertThat(paths.isVisible()).as("while points are tracked").isTrue();
+        robot.interact(() -> window.session.view().toolProperty().set(View.Tool.CHALK));
+        assertThat(paths.isVisible()).isFalse();
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
+        assertThat(paths.isVisible()).isTrue();
+        robot.interact(() -> window.session
+                .document()
+                .apply(ReferenceEdits.change("hide", "footage-1", clip -> clip.withVisible(false))));
+        window.await(() -> !paths.isVisible());
     }
 
     private Point2D onScreen(int frame) {
