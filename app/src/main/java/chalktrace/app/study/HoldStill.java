@@ -11,11 +11,18 @@ final class HoldStill {
     private final BoardView board;
     private Optional<Point2D> last = Optional.empty();
 
+    /** What the view, which moves by whole pixels, still owes. */
+    private double owedX;
+
+    private double owedY;
+
     HoldStill(StudyWork work, BoardView board) {
         this.work = work;
         this.board = board;
         work.heldStillProperty().addListener((property, before, held) -> {
             last = held ? work.chosenPlace() : Optional.empty();
+            owedX = 0;
+            owedY = 0;
             if (!held) {
                 board.fit();
             }
@@ -35,7 +42,12 @@ final class HoldStill {
         last.ifPresent(before -> {
             Point2D was = board.toBoard(before.getX(), before.getY());
             Point2D is = board.toBoard(now.get().getX(), now.get().getY());
-            board.pan(was.getX() - is.getX(), was.getY() - is.getY());
+            owedX += was.getX() - is.getX();
+            owedY += was.getY() - is.getY();
+            board.pan(owedX, owedY);
+            Point2D reached = board.toBoard(now.get().getX(), now.get().getY());
+            owedX -= reached.getX() - is.getX();
+            owedY -= reached.getY() - is.getY();
         });
         last = now;
     }

@@ -29,6 +29,7 @@ final class PointRows extends VBox {
     private final AttachWork attach;
     private final PointTables tables;
     private final VBox points = new VBox(2);
+    private final CheckBox turning = new CheckBox("With turn and size");
 
     PointRows(StudyWork work, FileChoice files) {
         super(8);
@@ -40,6 +41,7 @@ final class PointRows extends VBox {
                 "Track a point",
                 () -> work.session().view().toolProperty().set(TrackTool.TOOL));
         track.setId("track-a-point");
+        turning.setFocusTraversable(false);
         ToggleButton still = Buttons.toggle("Hold still", "see and play the footage held still to the current point");
         still.setId("hold-still");
         still.getStyleClass().add("edged");
@@ -51,7 +53,6 @@ final class PointRows extends VBox {
                 this,
                 this::show,
                 work.session().document().shotProperty(),
-                work.session().transport().frameProperty(),
                 work.chosenProperty(),
                 work.movingProperty());
     }
@@ -113,8 +114,6 @@ final class PointRows extends VBox {
                     Buttons.words("Bridge gaps", "put guesses where it was covered", () -> work.bridge(track.id()));
             out.getChildren().add(bridge);
         }
-        CheckBox turning = new CheckBox("With turn and size");
-        turning.setFocusTraversable(false);
         Button drawing = Buttons.words(
                 "Attach drawing",
                 "let the current level's drawing go along with this point, from this frame on and back",

@@ -46,8 +46,11 @@ final class PointTables {
             work.session().notices().problem("There is no point to export. Track one first.");
             return;
         }
-        files.saveTable(work.session().shot().name() + "-points.csv")
-                .ifPresent(file -> work.session().proposals().findQuietly(job -> written(points, file), done -> {}));
+        files.saveTable(work.session().shot().name() + "-points.csv").ifPresent(file -> work.session()
+                .proposals()
+                .findQuietly(
+                        job -> written(points, file),
+                        done -> work.session().notices().say(done.getFileName() + " is written.")));
     }
 
     private static Path written(List<MovingPoint> points, Path file) throws UnwritableException {

@@ -57,11 +57,7 @@ final class ProposalRows extends VBox {
                         Rows.section("Ones, twos, threes"),
                         limit,
                         spans);
-        Refresh.on(
-                this,
-                this::show,
-                work.studyProperty(),
-                work.session().transport().frameProperty());
+        Refresh.on(this, this::show, work.studyProperty());
     }
 
     private HBox measures() {
@@ -133,9 +129,6 @@ final class ProposalRows extends VBox {
                 () -> work.session().transport().go(proposal.frame()), frame, kind, Rows.space(), take, refuse);
         row.setAlignment(Pos.CENTER_LEFT);
         row.setSpacing(8);
-        if (proposal.frame() == work.session().transport().frame()) {
-            row.getStyleClass().add("current");
-        }
         Label reason = Rows.hint(proposal.reason() + " (" + String.join(", ", proposal.points()) + ")");
         return new VBox(row, reason);
     }

@@ -1,5 +1,7 @@
 package chalktrace.core.motion;
 
+import java.util.Arrays;
+
 /** Tells where one picture does not go on from the one before: a cut. */
 final class Cuts {
 
@@ -17,6 +19,10 @@ final class Cuts {
         double[] a = small(before);
         double[] b = small(after);
         int high = a.length / WIDE;
+        double[] even = new double[a.length];
+        Arrays.fill(even, 1);
+        double[] one = a.clone();
+        Shift.normalise(one, even);
         double best = -1;
         double least = Double.MAX_VALUE;
         for (int dy = -2; dy <= 2; dy++) {
@@ -26,10 +32,6 @@ final class Cuts {
                 for (int i = 0; i < a.length; i++) {
                     difference += Math.abs(a[i] - shifted[i]) / a.length;
                 }
-                double[] one = a.clone();
-                double[] even = new double[a.length];
-                java.util.Arrays.fill(even, 1);
-                Shift.normalise(one, even);
                 Shift.normalise(shifted, even);
                 best = Math.max(best, Shift.product(one, shifted, even));
                 least = Math.min(least, difference);

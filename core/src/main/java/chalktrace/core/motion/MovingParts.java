@@ -27,16 +27,27 @@ public final class MovingParts {
     private record Cell(int column, int row, double change) {}
 
     /**
-     * @throws PictureUnavailableException when no picture can be read
+     * Where a picture can't be read, spots are looked for on the next that is due.
+     *
+     * @throws PictureUnavailableException when none of them can be read
      * @throws java.util.concurrent.CancellationException when the progress says so
      */
     public static List<MovingPoint> of(PictureSource source, Tracking.Progress progress)
             throws PictureUnavailableException {
         int count = source.times().count();
         List<MovingPoint> out = new ArrayList<>();
+        boolean read = false;
+        PictureUnavailableException unread = null;
         for (int seed = 0; seed + APART < count; seed += EACH) {
             int at = seed;
-            List<Tracking.Start> starts = starts(source, at);
+            List<Tracking.Start> starts;
+            try {
+                starts = starts(source, at);
+                read = true;
+            } catch (PictureUnavailableException e) {
+                unread = e;
+                continue;
+            }
             int from = Math.max(0, seed - EACH);
             int to = Math.min(count, seed + EACH + 1);
             List<TrackPath> paths = Tracking.follow(
@@ -46,6 +57,9 @@ public final class MovingParts {
                     out.add(MovingPoint.of("part " + (out.size() + 1), path));
                 }
             }
+        }
+        if (!read && unread != null) {
+            throw unread;
         }
         return out;
     }
