@@ -5,8 +5,6 @@ import chalktrace.app.session.Thumbnails;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.time.FrameRange;
-import chalktrace.core.time.FrameRate;
-import chalktrace.core.time.PictureTimes;
 import chalktrace.media.footage.Reference;
 import java.util.Optional;
 import javafx.geometry.VPos;
@@ -20,7 +18,10 @@ final class PictureLane extends Lane {
 
     PictureLane(Session session, BenchScale scale) {
         super("picture", Thumbnails.HEIGHT + 2, session, scale);
-        repaintOn(session.thumbnails().madeProperty(), session.footages().problems());
+        repaintOn(
+                session.thumbnails().madeProperty(),
+                session.footages().fittedProperty(),
+                session.footages().problems());
     }
 
     @Override
@@ -40,10 +41,7 @@ final class PictureLane extends Lane {
             g.setTextBaseline(VPos.CENTER);
             g.fillText(problem, 8, height / 2);
         }
-        Reference reference = session().footages().opened().get(front.get().file());
-        if (reference != null) {
-            pictures(g, width, front.get(), reference);
-        }
+        pictures(g, width, front.get());
     }
 
     @Override
@@ -62,9 +60,7 @@ final class PictureLane extends Lane {
         }
     }
 
-    private void pictures(GraphicsContext g, double width, Footage clip, Reference reference) {
-        FrameRate rate = shown().setup().rate();
-        PictureTimes times = reference.times();
+    private void pictures(GraphicsContext g, double width, Footage clip) {
         int every = (int) Math.max(1, Math.ceil(Thumbnails.HEIGHT * WIDEST_ASPECT / scale().pixelsPerFrame()));
         double cell = every * scale().pixelsPerFrame();
         int first = Math.floorDiv((int) Math.floor(scale().frame(0, width)), every) * every;
@@ -72,14 +68,8 @@ final class PictureLane extends Lane {
         for (int frame = Math.max(0, first);
                 frame <= Math.min(last, shown().setup().length() - 1);
                 frame += every) {
-            Optional<Footage.Showing> showing = clip.at(frame, rate, times);
-            if (showing.isPresent()) {
-                double x = scale().x(frame, width);
-                session()
-                        .thumbnails()
-                        .of(clip.file(), showing.get().picture(), times.count())
-                        .ifPresent(image -> picture(g, image, x, cell));
-            }
+            double x = scale().x(frame, width);
+            session().thumbnails().of(clip, frame, shown().setup()).ifPresent(image -> picture(g, image, x, cell));
         }
     }
 

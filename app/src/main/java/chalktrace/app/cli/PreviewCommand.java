@@ -1,6 +1,7 @@
 package chalktrace.app.cli;
 
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.space.Borrowed;
 import chalktrace.core.space.Figure;
 import chalktrace.core.space.Lens;
 import chalktrace.core.space.ModelLook;
@@ -43,6 +44,13 @@ final class PreviewCommand implements Callable<Integer> {
     @Option(names = "--animation", paramLabel = "NAME", description = "Usually the first; \"\" for the rest pose.")
     String animation;
 
+    @Option(
+            names = "--motion",
+            paramLabel = "FILE",
+            description = "Puts the first animation of another model or of a BVH file on it, joint by joint as their"
+                    + " names say.")
+    Path lender;
+
     @Option(names = "--lens", paramLabel = "MM", description = "On a frame 36 mm wide; usually 50.")
     double millimetres = 50;
 
@@ -80,7 +88,8 @@ final class PreviewCommand implements Callable<Integer> {
             Staging staging = usual.withDress(usual.dress().withLook(look))
                     .withMotion(animation == null ? usual.motion() : animation)
                     .withView(view(figure));
-            StagedPicture picture = staging.at(figure, frame, rate.seconds(frame), size);
+            StagedPicture picture =
+                    lender == null ? staging.at(figure, frame, rate.seconds(frame), size) : lent(figure, staging);
             write(picture);
             answer.print(
                     String.format(
@@ -93,6 +102,26 @@ final class PreviewCommand implements Callable<Integer> {
                             .put("file", target.toString()));
         }
         return 0;
+    }
+
+    private StagedPicture lent(Figure figure, Staging staging) throws UnreadableException {
+        try (Reference reference = References.open(lender)) {
+            Figure from = reference
+                    .figure()
+                    .filter(model -> !model.model().motions().isEmpty())
+                    .orElseThrow(() -> UnreadableException.of(
+                            lender, "has no motion", "Choose a BVH file or a model with an animation."));
+            String motion = from.model().motions().get(0).name();
+            Borrowed borrowed = Borrowed.byNames(lender.toString(), motion, figure.model(), from.model());
+            if (borrowed.pairs().isEmpty()) {
+                throw UnreadableException.of(
+                        lender,
+                        "has no joint that is called like one of " + file.getFileName(),
+                        "Pair them by hand on the model's card in the window.");
+            }
+            return staging.withBorrowed(borrowed)
+                    .at(borrowed.on(figure, false, from), frame, rate.seconds(frame), size);
+        }
     }
 
     private void write(StagedPicture picture) throws UnwritableException {

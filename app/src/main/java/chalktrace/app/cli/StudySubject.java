@@ -72,7 +72,7 @@ record StudySubject(
                     .filter(track -> track.footage().equals(clip.id()))
                     .toList();
             if (!tracks.isEmpty()) {
-                try (Reference reference = References.open(Path.of(clip.file()))) {
+                try (Reference reference = References.open(clip, shot)) {
                     PictureSource pictures = reference.of(clip, shot.setup());
                     for (Track track : tracks) {
                         new TrackOnShot(shot, clip, pictures.times(), pictures.displaySize(), track)

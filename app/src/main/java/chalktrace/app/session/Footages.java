@@ -4,6 +4,8 @@ import chalktrace.app.session.OpenSource.Found;
 import chalktrace.app.session.OpenSource.Origin;
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.space.Figure;
+import chalktrace.core.space.Staging;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.footage.FileStamp;
 import chalktrace.media.footage.FrameCache;
@@ -71,6 +73,7 @@ public final class Footages implements FootagePictures {
     private final ObservableSet<String> changed = FXCollections.observableSet();
     private final ReadOnlyStringWrapper doubt = new ReadOnlyStringWrapper();
     private final ReadOnlyLongWrapper arrivals = new ReadOnlyLongWrapper();
+    private final ReadOnlyLongWrapper fitted = new ReadOnlyLongWrapper();
     private final ReadOnlyBooleanWrapper settling = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<ShownFootage> latest = new ReadOnlyObjectWrapper<>(ShownFootage.NONE);
     private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>(Seen.NOTHING);
@@ -78,6 +81,10 @@ public final class Footages implements FootagePictures {
     private int frameBefore = -1;
     private boolean running;
     private final ExecutorService opener = Workers.one("open footage");
+    private final LentFigures lent = new LentFigures(opener, () -> {
+        fitted.set(fitted.get() + 1);
+        arrivals.set(arrivals.get() + 1);
+    });
 
     Footages(Document document, Proxies proxies) {
         this.document = document;
@@ -131,6 +138,26 @@ public final class Footages implements FootagePictures {
     /** The opened footage, by the path of its file. */
     public ObservableMap<String, Reference> opened() {
         return opened;
+    }
+
+    /** The model that footage is, with the animation that it borrows as soon as that is fitted to it; empty of what is no model or not open. */
+    public Optional<Figure> figure(Footage clip) {
+        return Optional.ofNullable(opened.get(clip.file()))
+                .flatMap(Reference::figure)
+                .map(own -> clip.staging()
+                        .flatMap(Staging::borrowed)
+                        .flatMap(borrowed -> document.shown()
+                                .footage(borrowed.footage())
+                                .flatMap(lender -> Optional.ofNullable(opened.get(lender.file())))
+                                .flatMap(Reference::figure)
+                                .map(lender ->
+                                        lent.of(clip.id(), own, clip.staging().get(), lender)))
+                        .orElse(own));
+    }
+
+    /** Rises whenever a borrowed animation was fitted to its model. */
+    public ReadOnlyLongProperty fittedProperty() {
+        return fitted.getReadOnlyProperty();
     }
 
     /** The opened files that were changed on the disk since. */
@@ -316,6 +343,7 @@ public final class Footages implements FootagePictures {
                 document.shown().footage().stream().map(Footage::id).toList();
         lastShown.keySet().retainAll(shown);
         awaited.retainAll(shown);
+        lent.retain(shown);
         for (String file : wanted) {
             if (byFile.containsKey(file)) {
                 considerProxy(file);
@@ -370,7 +398,11 @@ public final class Footages implements FootagePictures {
 
     private OpenSource opened(Reference reference) {
         return reference.figure().isPresent()
-                ? new OpenModel(reference, () -> document.shown().setup(), this::pictureArrived)
+                ? new OpenModel(
+                        reference,
+                        clip -> figure(clip).orElseThrow(),
+                        () -> document.shown().setup(),
+                        this::pictureArrived)
                 : new OpenFootage(reference, cache, this::pictureArrived);
     }
 

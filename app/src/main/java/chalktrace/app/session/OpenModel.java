@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -40,7 +41,7 @@ final class OpenModel implements OpenSource {
     private static final Logger LOG = Logger.getLogger(OpenModel.class.getName());
 
     /** A use and a frame that somebody looks at. */
-    private record Wanted(Footage clip, int frame, int direction, ShotSetup setup) {}
+    private record Wanted(Footage clip, Figure figure, int frame, int direction, ShotSetup setup) {}
 
     /** A picture to be drawn; of a use and a frame that is looked at, or ahead. */
     private record Task(StagedPicture picture, Wanted wanted, boolean lookedAt) {}
@@ -48,7 +49,7 @@ final class OpenModel implements OpenSource {
     private record Drawn(int frame, Picture picture) {}
 
     private final Reference reference;
-    private final Figure figure;
+    private final Function<Footage, Figure> figures;
     private final Supplier<ShotSetup> setup;
     private final Runnable arrived;
     private final FrameCache cache = new FrameCache(CACHE_BYTES);
@@ -65,10 +66,13 @@ final class OpenModel implements OpenSource {
     private boolean closed;
     private volatile double millis = 2 * SLOW_MILLIS;
 
-    /** @param arrived told on the FX thread of each picture that comes */
-    OpenModel(Reference reference, Supplier<ShotSetup> setup, Runnable arrived) {
+    /**
+     * @param figures the model of each use, with the animation that it borrows
+     * @param arrived told on the FX thread of each picture that comes
+     */
+    OpenModel(Reference reference, Function<Footage, Figure> figures, Supplier<ShotSetup> setup, Runnable arrived) {
         this.reference = reference;
-        this.figure = reference.figure().orElseThrow();
+        this.figures = figures;
         this.setup = setup;
         this.arrived = arrived;
     }
@@ -96,11 +100,12 @@ final class OpenModel implements OpenSource {
     @Override
     public Optional<Found> find(Footage clip, int n, boolean atRest, boolean inPlay) {
         ShotSetup now = setup.get();
+        Figure figure = figures.apply(clip);
         Optional<StagedPicture> picture = clip.staged(figure, n, now);
         if (picture.isEmpty()) {
             return Optional.empty();
         }
-        want(clip, n, now);
+        want(clip, figure, n, now);
         return cache.get(picture.get(), 0)
                 .map(whole -> new Found(whole, Origin.SOURCE, ""))
                 .or(() -> cache.get(coarse(picture.get()), 0)
@@ -123,13 +128,17 @@ final class OpenModel implements OpenSource {
                 .map(Drawn::picture);
     }
 
-    private synchronized void want(Footage clip, int frame, ShotSetup now) {
+    private synchronized void want(Footage clip, Figure figure, int frame, ShotSetup now) {
         Wanted before = latest.get(clip.id());
-        if (before != null && before.frame() == frame && before.clip() == clip && before.setup() == now) {
+        if (before != null
+                && before.frame() == frame
+                && before.clip() == clip
+                && before.figure() == figure
+                && before.setup() == now) {
             return;
         }
         int direction = before == null || before.frame() <= frame ? 1 : -1;
-        latest.put(clip.id(), new Wanted(clip, frame, direction, now));
+        latest.put(clip.id(), new Wanted(clip, figure, frame, direction, now));
         if (!running && !closed) {
             running = true;
             thread.execute(this::work);
@@ -185,7 +194,7 @@ final class OpenModel implements OpenSource {
 
     private StagedPicture at(Wanted wanted, int ahead) {
         int frame = wanted.setup().clamp(wanted.frame() + ahead * wanted.direction());
-        return wanted.clip().staged(figure, frame, wanted.setup()).orElseThrow();
+        return wanted.clip().staged(wanted.figure(), frame, wanted.setup()).orElseThrow();
     }
 
     private static StagedPicture coarse(StagedPicture picture) {

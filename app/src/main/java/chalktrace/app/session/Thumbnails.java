@@ -3,8 +3,12 @@ package chalktrace.app.session;
 import chalktrace.app.state.Preferences;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSampling;
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.PictureSource;
 import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.space.StagedPicture;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.footage.Proxy;
 import chalktrace.media.footage.Reference;
@@ -54,6 +58,7 @@ public final class Thumbnails {
     private final Map<String, Image[]> byFile = new HashMap<>();
     private final Map<String, Future<?>> working = new HashMap<>();
     private final ReadOnlyLongWrapper made = new ReadOnlyLongWrapper();
+    private final SmallModels models = new SmallModels(() -> made.set(made.get() + 1));
     private final ExecutorService threads = Workers.many("thumbnails", Thread.MIN_PRIORITY);
 
     Thumbnails(Footages footages, Proxies proxies, Preferences preferences) {
@@ -97,6 +102,31 @@ public final class Thumbnails {
         return made.getReadOnlyProperty();
     }
 
+    /** What footage shows on a frame, small; of a model as its camera sees it, of other footage that picture or one close by. */
+    public Optional<Image> of(Footage clip, int frame, ShotSetup setup) {
+        Reference reference = footages.opened().get(clip.file());
+        if (reference == null) {
+            return Optional.empty();
+        }
+        Optional<Footage.Showing> showing = clip.at(frame, setup.rate(), reference.times());
+        if (clip.staging().isEmpty()) {
+            return showing.flatMap(
+                    s -> of(clip.file(), s.picture(), reference.times().count()));
+        }
+        PictureSize size = setup.size();
+        int width = Math.max(1, HEIGHT * size.width() / size.height());
+        return shown.get() && showing.isPresent()
+                ? footages.figure(clip)
+                        .flatMap(figure -> clip.staged(figure, frame, setup))
+                        .flatMap(seen -> models.of(seen.sized(new PictureSize(width, HEIGHT))))
+                : Optional.empty();
+    }
+
+    /** A small picture of a model. */
+    public Optional<Image> of(StagedPicture picture) {
+        return models.of(picture);
+    }
+
     /** The small picture of picture {@code n} of a file with {@code count} pictures, or of one close by. */
     public Optional<Image> of(String file, int n, int count) {
         Image[] images = byFile.get(file);
@@ -107,6 +137,7 @@ public final class Thumbnails {
 
     void close() {
         threads.shutdownNow();
+        models.close();
     }
 
     private void forget(String file) {
@@ -133,7 +164,9 @@ public final class Thumbnails {
         if (reference == null || !shown.get() || byFile.containsKey(file)) {
             return;
         }
-        Image[] images = new Image[Math.min(MOST, reference.times().count())];
+        // Of a model each use has its own; one will do for its card.
+        int most = reference.figure().isPresent() ? 1 : MOST;
+        Image[] images = new Image[Math.min(most, reference.times().count())];
         byFile.put(file, images);
         working.put(file, threads.submit(() -> {
             try {

@@ -7,6 +7,7 @@ import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.space.Borrowed;
 import chalktrace.core.space.Camera;
 import chalktrace.core.space.CameraKey;
 import chalktrace.core.space.Figure;
@@ -65,7 +66,32 @@ final class CameraWork {
     }
 
     Optional<Figure> figure(Footage clip) {
+        return session.footages().figure(clip);
+    }
+
+    /** The model as its file has it, with its own animations. */
+    Optional<Figure> own(Footage clip) {
         return Optional.ofNullable(session.footages().opened().get(clip.file())).flatMap(Reference::figure);
+    }
+
+    /** The model of which another one borrows. */
+    Optional<Figure> lender(String footageId) {
+        return session.document().shown().footage(footageId).flatMap(this::own);
+    }
+
+    /** Lets a model play an animation of another one, its joints paired by their names. */
+    void borrow(String id, String lenderId, String motion) {
+        Optional<Figure> own = session.shot().footage(id).flatMap(this::own);
+        Optional<Figure> lender = lender(lenderId);
+        if (own.isEmpty() || lender.isEmpty()) {
+            return;
+        }
+        Borrowed borrowed = Borrowed.byNames(
+                lenderId, motion, own.get().model(), lender.get().model());
+        change("choose an animation", id, staging -> staging.withBorrowed(borrowed));
+        if (borrowed.pairs().isEmpty()) {
+            session.notices().problem("No joints of the two are called alike. Pair them by hand under Joints.");
+        }
     }
 
     int frame() {

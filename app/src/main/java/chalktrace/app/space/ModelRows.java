@@ -10,10 +10,8 @@ import chalktrace.core.shot.Footage;
 import chalktrace.core.space.Dress;
 import chalktrace.core.space.Light;
 import chalktrace.core.space.ModelLook;
-import chalktrace.core.space.Motion;
 import chalktrace.core.space.Staging;
 import chalktrace.core.time.Conform;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.BiFunction;
@@ -32,14 +30,13 @@ import javafx.scene.layout.VBox;
 /** How a model looks, moves and is lit, and where its camera stands. */
 final class ModelRows extends VBox implements CardRows.Part {
 
-    private static final String REST_POSE = "Rest pose";
     private static final List<String> HOLDS = List.of("Ones", "Twos", "Threes");
 
     private final CameraWork work;
     private final String id;
     private final ToggleGroup looks = new ToggleGroup();
     private final ToggleGroup holds = new ToggleGroup();
-    private final ComboBox<String> motions = new ComboBox<>();
+    private final ComboBox<MotionChoice> motions = new ComboBox<>();
     private final NumberField from = new NumberField("model-from", 0, this::setFrom);
     private final NumberField speed = new NumberField("model-speed", 1, this::setSpeed);
     private final CheckBox loops;
@@ -50,7 +47,7 @@ final class ModelRows extends VBox implements CardRows.Part {
     private final ValueSlider lightYaw;
     private final ValueSlider lightPitch;
     private final CameraRows camera;
-    private List<String> listed = List.of();
+    private final JointRows joints;
     private boolean showing;
 
     ModelRows(CameraWork work, String id) {
@@ -58,8 +55,10 @@ final class ModelRows extends VBox implements CardRows.Part {
         this.work = work;
         this.id = id;
         this.camera = new CameraRows(work, id);
+        this.joints = new JointRows(work, id);
         motions.setMaxWidth(Double.MAX_VALUE);
         motions.setFocusTraversable(false);
+        motions.setId("model-motion");
         motions.setAccessibleText("animation");
         motions.setOnAction(event -> setMotion());
         loops = box("Loop", "loop the animation", Staging::withLoops);
@@ -81,6 +80,7 @@ final class ModelRows extends VBox implements CardRows.Part {
                 .addAll(
                         looks(),
                         motions,
+                        joints,
                         row(Rows.quiet("From s"), from, Rows.quiet("Speed"), speed),
                         row(holds(), loops),
                         camera,
@@ -102,8 +102,12 @@ final class ModelRows extends VBox implements CardRows.Part {
         showing = true;
         select(looks, staging.dress().look());
         select(holds, staging.every());
-        listMotions(clip);
-        motions.setValue(staging.motion().isEmpty() ? REST_POSE : staging.motion());
+        List<MotionChoice> choices = MotionChoice.of(work.session().document().shown(), clip, work::own);
+        if (!choices.equals(motions.getItems())) {
+            motions.getItems().setAll(choices);
+        }
+        motions.setValue(MotionChoice.of(staging, choices));
+        joints.show(clip);
         from.set(staging.fromSeconds());
         speed.set(clip.conform().speed());
         loops.setSelected(staging.loops());
@@ -124,21 +128,15 @@ final class ModelRows extends VBox implements CardRows.Part {
                 .forEach(toggle -> toggle.setSelected(toggle.getUserData().equals(value)));
     }
 
-    private void listMotions(Footage clip) {
-        List<String> names = new ArrayList<>(List.of(REST_POSE));
-        work.figure(clip)
-                .ifPresent(figure ->
-                        figure.model().motions().stream().map(Motion::name).forEach(names::add));
-        if (!names.equals(listed)) {
-            listed = names;
-            motions.getItems().setAll(names);
-        }
-    }
-
     private void setMotion() {
-        String chosen = motions.getValue();
-        if (!showing && chosen != null) {
-            work.change("choose an animation", id, s -> s.withMotion(chosen.equals(REST_POSE) ? "" : chosen));
+        MotionChoice chosen = motions.getValue();
+        if (showing || chosen == null) {
+            return;
+        }
+        if (chosen.lender().isEmpty()) {
+            work.change("choose an animation", id, s -> s.withMotion(chosen.motion()));
+        } else {
+            work.borrow(id, chosen.lender(), chosen.motion());
         }
     }
 

@@ -47,9 +47,4 @@ public final class SpaceFeature implements Feature {
     public List<Region> beside() {
         return List.of(views);
     }
-
-    @Override
-    public void close() {
-        views.close();
-    }
 }

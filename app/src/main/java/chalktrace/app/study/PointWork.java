@@ -21,7 +21,6 @@ import chalktrace.core.space.ModelTrack;
 import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import java.awt.geom.Point2D;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 
@@ -88,8 +87,7 @@ final class PointWork {
             int picture = on.picture(frame).orElseThrow();
             session.proposals()
                     .proposeLong("Tracking " + track.name(), s -> List.of(s.footage(), s.setup()), (s, job) -> {
-                        try (Reference reference =
-                                References.open(Path.of(clip.get().file()))) {
+                        try (Reference reference = References.open(clip.get(), s)) {
                             TrackPath path = clip.get().staging().isPresent()
                                     ? onModel(reference.figure().orElseThrow(), clip.get(), s, picture, at)
                                     : followed(reference, picture, at, job::at);
@@ -220,8 +218,7 @@ final class PointWork {
         session.proposals()
                 .proposeLong("Tracking " + track.name(), s -> List.of(s.footage(), s.setup(), s.tracks()), (s, job) -> {
                     TrackPath path = s.track(track.id()).orElseThrow().path();
-                    try (Reference reference =
-                            References.open(Path.of(clip.get().file()))) {
+                    try (Reference reference = References.open(clip.get(), s)) {
                         TrackPath right = Correction.of(reference, path, hand, track.radius(), job::at);
                         return Proposals.Outcome.of(
                                 TrackEdits.change("correct a point", track.id(), old -> old.withPath(right)));

@@ -48,7 +48,7 @@ class SilhouettesTest {
         try (InputStream in = SilhouettesTest.class.getResourceAsStream(resource)) {
             Files.copy(in, file);
         }
-        Figure figure = new Figure(ModelFiles.read(file));
+        Figure figure = ModelFiles.read(file);
         String motion = figure.model().motions().isEmpty()
                 ? ""
                 : figure.model().motions().get(0).name();

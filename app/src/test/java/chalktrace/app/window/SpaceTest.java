@@ -5,12 +5,16 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.space.CameraKey;
+import chalktrace.core.space.Figure;
+import chalktrace.core.space.JointPair;
 import chalktrace.core.space.ModelLook;
 import chalktrace.core.space.Orbit;
+import chalktrace.core.space.Pose;
 import chalktrace.core.space.Staging;
 import chalktrace.media.export.ShotSources;
 import java.nio.file.Files;
@@ -21,6 +25,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -192,6 +197,90 @@ class SpaceTest {
                 .query();
         robot.clickOn(side);
         assertThat(camera().yaw()).isEqualTo(90);
+    }
+
+    private static String bvh(String thigh, double degrees) {
+        return """
+                HIERARCHY
+                ROOT Hips
+                {
+                OFFSET 0 0 0
+                CHANNELS 6 Xposition Yposition Zposition Zrotation Xrotation Yrotation
+                JOINT %s
+                {
+                OFFSET 1 0 0
+                CHANNELS 3 Zrotation Xrotation Yrotation
+                JOINT LeftKnee
+                {
+                OFFSET 0 -4 0
+                CHANNELS 3 Zrotation Xrotation Yrotation
+                End Site
+                {
+                OFFSET 0 -4 0
+                }
+                }
+                }
+                }
+                MOTION
+                Frames: 2
+                Frame Time: 0.5
+                0 9 0 0 0 0 0 0 0 0 0 0
+                0 9 0 0 0 0 %s 0 0 0 0 0
+                """
+                .formatted(thigh, degrees);
+    }
+
+    private void importBvh(FxRobot robot, String name, String text) throws Exception {
+        int before = shot().footage().size();
+        window.files.media = Files.writeString(folder.resolve(name), text);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
+        window.clickText(robot, "Import footage or sound");
+        window.await(() -> robot.lookup("#take-in").tryQuery().isPresent());
+        window.awaitSettled();
+        window.click(robot, "take-in");
+        window.await(() -> shot().footage().size() == before + 1);
+        window.awaitSettled();
+    }
+
+    private double knee() {
+        Figure figure = window.session.footages().figure(clip()).orElseThrow();
+        Pose pose = clip().staged(figure, 12, shot().setup()).orElseThrow().pose();
+        return pose.joint(2).x() - pose.joint(1).x();
+    }
+
+    /** A motion of one file on the model of another: its joints matched by name, one of them corrected; undone with the lender gone. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void aModelBorrowsTheMotionOfAnother(FxRobot robot) throws Exception {
+        importBvh(robot, "kick.bvh", bvh("LeftHip", 90));
+        String lender = clip().id();
+        importBvh(robot, "figure.bvh", bvh("thigh_l", 0));
+        // Its pictures go on where its own animation is over: the lane of pictures, too.
+        go(shot().setup().length() - 1);
+        ComboBox<Object> motions = robot.lookup("#model-motion")
+                .queryAllAs(ComboBox.class)
+                .iterator()
+                .next();
+        robot.interact(() -> motions.setValue(motions.getItems().stream()
+                .filter(choice -> choice.toString().contains("kick"))
+                .findFirst()
+                .orElseThrow()));
+        assertThat(staging().borrowed().orElseThrow().pairs())
+                .contains(new JointPair("thigh_l", "LeftHip"), new JointPair("LeftKnee", "LeftKnee"));
+        // Turned by 90 degrees about z, the thigh of 4 that hung down points to the right.
+        window.await(() -> Math.abs(knee() - 4) < 1e-3);
+
+        fire(robot, "fold-joints");
+        ComboBox<String> thigh =
+                (ComboBox<String>) robot.lookup("#joint-thigh_l").query();
+        robot.interact(() -> thigh.setValue("At rest"));
+        assertThat(staging().borrowed().orElseThrow().from("thigh_l")).isEmpty();
+        window.await(() -> Math.abs(knee()) < 1e-3);
+
+        robot.interact(() -> window.session.document().apply(ReferenceEdits.remove(lender)));
+        assertThat(staging().borrowed()).isEmpty();
+        robot.interact(() -> window.session.document().undo());
+        assertThat(staging().borrowed()).isPresent();
     }
 
     @Test

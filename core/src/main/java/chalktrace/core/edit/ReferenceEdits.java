@@ -84,10 +84,11 @@ public final class ReferenceEdits {
                         .toList()));
     }
 
-    /** Takes a reference, and the sound that is attached to it, out of the shot; its file stays where it is. */
+    /** Takes a reference, with its own sound and what others borrow of it, out of the shot; its file stays where it is. */
     public static Edit remove(String id) {
         return new Edit("take a reference out", shot -> shot.withFootage(shot.footage().stream()
                         .filter(clip -> !clip.id().equals(id))
+                        .map(clip -> clip.borrowsFrom(id) ? clip.staged(use -> use.withMotion("")) : clip)
                         .toList())
                 .withSounds(shot.sounds().stream()
                         .filter(clip -> !clip.id().equals(id) && !clip.footage().equals(id))

@@ -135,6 +135,13 @@ public record Footage(
         return Optional.of(new Showing(Math.min(shown.picture(), times.count() - 1), shown.region()));
     }
 
+    /** Whether it plays an animation of other footage. @param id of that */
+    public boolean borrowsFrom(String id) {
+        return staging.flatMap(Staging::borrowed)
+                .filter(lent -> lent.footage().equals(id))
+                .isPresent();
+    }
+
     /** What a model shows on a frame: frame n is the pose at n / rate, held on twos and threes. Empty of other footage. */
     public Optional<StagedPicture> staged(Figure figure, int frame, ShotSetup setup) {
         return staging.map(

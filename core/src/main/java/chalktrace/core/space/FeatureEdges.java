@@ -73,6 +73,9 @@ final class FeatureEdges {
 
     /** Takes out the triangles of all forms that have a border, meet more than two at an edge, or run against each other. */
     void clearOpen(BitSet triangles) {
+        if (triangles.isEmpty()) {
+            return;
+        }
         int[] form = new int[triangles.length()];
         Arrays.setAll(form, i -> i);
         for (int e = 0; e < from.length; e++) {

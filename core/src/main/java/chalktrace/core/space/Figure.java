@@ -127,30 +127,16 @@ public final class Figure {
 
     /** As it is at a time of an animation; before its start and after its end as there. Cost: vertices times joints a vertex. */
     public Pose pose(Optional<Motion> motion, double seconds) {
-        Stance[] stances = model.nodes().stream().map(Node::stance).toArray(Stance[]::new);
         double[][] morphing = model.nodes().stream()
                 .map(node -> node.morphing().stream().mapToDouble(m -> m).toArray())
                 .toArray(double[][]::new);
-        motion.ifPresent(moves -> moves.channels().forEach(channel -> {
-            double[] value = channel.at(seconds);
-            Stance was = stances[channel.node()];
-            switch (channel.property()) {
-                case MOVE -> stances[channel.node()] = new Stance(point(value), was.turn(), was.scale());
-                case TURN -> stances[channel.node()] = new Stance(was.move(), Channel.quaternion(value), was.scale());
-                case SCALE -> stances[channel.node()] = new Stance(was.move(), was.turn(), point(value));
-                case MORPHS -> morphing[channel.node()] = value;
+        Stance[] stances = motion.map(moves -> stances(moves, seconds)).orElseGet(this::restStances);
+        for (Channel channel : motion.map(Motion::channels).orElse(List.of())) {
+            if (channel.property() == Channel.Property.MORPHS) {
+                morphing[channel.node()] = channel.at(seconds);
             }
-        }));
-        return stand(stances, morphing);
-    }
-
-    private Pose stand(Stance[] stances, double[][] morphing) {
-        Matrix4[] places = new Matrix4[stances.length];
-        for (int i = 0; i < stances.length; i++) {
-            Matrix4 own = Matrix4.of(stances[i]);
-            int parent = model.nodes().get(i).parent();
-            places[i] = parent < 0 ? own : places[parent].times(own);
         }
+        Matrix4[] places = places(stances);
         float[] positions = new float[3 * vertices];
         float[] normals = new float[3 * vertices];
         for (Part part : parts) {
@@ -158,6 +144,40 @@ public final class Figure {
                     .place(part.skin(), places, places[part.node()]);
         }
         return new Pose(this, places, positions, normals);
+    }
+
+    private Stance[] restStances() {
+        return model.nodes().stream().map(Node::stance).toArray(Stance[]::new);
+    }
+
+    /** How each node stands in the one above it at a time of an animation. */
+    Stance[] stances(Motion motion, double seconds) {
+        Stance[] stances = restStances();
+        for (Channel channel : motion.channels()) {
+            Stance was = stances[channel.node()];
+            switch (channel.property()) {
+                case MOVE -> stances[channel.node()] = new Stance(point(channel.at(seconds)), was.turn(), was.scale());
+                case TURN ->
+                    stances[channel.node()] =
+                            new Stance(was.move(), Channel.quaternion(channel.at(seconds)), was.scale());
+                case SCALE -> stances[channel.node()] = new Stance(was.move(), was.turn(), point(channel.at(seconds)));
+                case MORPHS -> {
+                    // Morphs move vertices, not nodes.
+                }
+            }
+        }
+        return stances;
+    }
+
+    /** How each node stands in space. @param stances of each in the one above it */
+    Matrix4[] places(Stance[] stances) {
+        Matrix4[] places = new Matrix4[stances.length];
+        for (int i = 0; i < stances.length; i++) {
+            Matrix4 own = Matrix4.of(stances[i]);
+            int parent = model.nodes().get(i).parent();
+            places[i] = parent < 0 ? own : places[parent].times(own);
+        }
+        return places;
     }
 
     private static Point3 point(double[] v) {

@@ -81,6 +81,23 @@ public record Model(
         return motions.stream().filter(motion -> motion.name().equals(name)).findFirst();
     }
 
+    /** The first node of a name; -1 when there is none. */
+    int node(String name) {
+        for (int i = 0; i < nodes.size(); i++) {
+            if (nodes.get(i).name().equals(name)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /** With one animation more. */
+    Model with(Motion more) {
+        List<Motion> all = new ArrayList<>(motions);
+        all.add(more);
+        return new Model(nodes, meshes, surfaces, skins, all, unit, notes);
+    }
+
     /** The nodes that carry cameras. */
     public List<Integer> cameras() {
         List<Integer> found = new ArrayList<>();

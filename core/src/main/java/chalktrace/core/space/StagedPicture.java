@@ -23,14 +23,12 @@ public record StagedPicture(Figure figure, String motion, double seconds, Orbit 
         return ModelRenderer.render(pose(), orbit, dress, size);
     }
 
+    public StagedPicture sized(PictureSize other) {
+        return new StagedPicture(figure, motion, seconds, orbit, dress, other);
+    }
+
     /** The same, smaller, for while it is moved. */
     public StagedPicture smaller(int times) {
-        return new StagedPicture(
-                figure,
-                motion,
-                seconds,
-                orbit,
-                dress,
-                new PictureSize(Math.max(1, size.width() / times), Math.max(1, size.height() / times)));
+        return sized(new PictureSize(Math.max(1, size.width() / times), Math.max(1, size.height() / times)));
     }
 }

@@ -13,6 +13,7 @@ import java.util.stream.Stream;
  * How a model is put before the camera in a shot.
  *
  * @param motion the name of the animation that plays; empty for the rest pose
+ * @param borrowed an animation of another model, which plays in place of the own one
  * @param fromSeconds where in it the footage starts
  * @param every how many frames each pose is held: 1 for ones, 2 for twos; counted from the shot's first frame
  * @param loops whether the animation starts again at its end, and does not hold its last pose
@@ -25,6 +26,7 @@ import java.util.stream.Stream;
 public record Staging(
         Dress dress,
         String motion,
+        Optional<Borrowed> borrowed,
         double fromSeconds,
         int every,
         boolean loops,
@@ -64,7 +66,17 @@ public record Staging(
         String motion =
                 figure.model().motions().stream().findFirst().map(Motion::name).orElse("");
         return new Staging(
-                Dress.USUAL, motion, 0, 1, false, false, front.withYaw(30), List.of(), 1, usualViews(figure, front));
+                Dress.USUAL,
+                motion,
+                Optional.empty(),
+                0,
+                1,
+                false,
+                false,
+                front.withYaw(30),
+                List.of(),
+                1,
+                usualViews(figure, front));
     }
 
     /** Four round the model, and those of its own cameras. */
@@ -119,12 +131,18 @@ public record Staging(
         return frame - Math.floorMod(frame, every);
     }
 
-    /** The pose and camera of a frame. @param seconds of the footage, since it started, on {@link #poseFrame} */
+    /**
+     * The pose and camera of a frame; with an animation that the figure has not it is at rest.
+     *
+     * @param figure with the borrowed animation, if one is borrowed: {@link Borrowed#on}
+     * @param seconds of the footage, since it started, on {@link #poseFrame}
+     */
     public StagedPicture at(Figure figure, int frame, double seconds, PictureSize size) {
-        Optional<Motion> moves = figure.model().motion(motion);
+        String plays = borrowed.map(Borrowed::name).orElse(motion);
+        Optional<Motion> moves = figure.model().motion(plays);
         double time = moves.isEmpty() ? 0 : timeIn(moves.get(), fromSeconds + seconds);
         return new StagedPicture(
-                zUp ? figure.raised() : figure, moves.isEmpty() ? "" : motion, time, cameraAt(frame), dress, size);
+                zUp ? figure.raised() : figure, moves.isEmpty() ? "" : plays, time, cameraAt(frame), dress, size);
     }
 
     private double timeIn(Motion moves, double time) {
@@ -178,42 +196,50 @@ public record Staging(
     }
 
     public Staging withDress(Dress other) {
-        return new Staging(other, motion, fromSeconds, every, loops, zUp, view, keys, cameraEvery, views);
+        return new Staging(other, motion, borrowed, fromSeconds, every, loops, zUp, view, keys, cameraEvery, views);
     }
 
+    /** With an animation of its own; none is borrowed any more. */
     public Staging withMotion(String name) {
-        return new Staging(dress, name, fromSeconds, every, loops, zUp, view, keys, cameraEvery, views);
+        return new Staging(
+                dress, name, Optional.empty(), fromSeconds, every, loops, zUp, view, keys, cameraEvery, views);
+    }
+
+    /** With the animation of another model. */
+    public Staging withBorrowed(Borrowed other) {
+        return new Staging(
+                dress, "", Optional.of(other), fromSeconds, every, loops, zUp, view, keys, cameraEvery, views);
     }
 
     public Staging withFromSeconds(double seconds) {
-        return new Staging(dress, motion, seconds, every, loops, zUp, view, keys, cameraEvery, views);
+        return new Staging(dress, motion, borrowed, seconds, every, loops, zUp, view, keys, cameraEvery, views);
     }
 
     public Staging withEvery(int frames) {
-        return new Staging(dress, motion, fromSeconds, frames, loops, zUp, view, keys, cameraEvery, views);
+        return new Staging(dress, motion, borrowed, fromSeconds, frames, loops, zUp, view, keys, cameraEvery, views);
     }
 
     public Staging withZUp(boolean lying) {
-        return new Staging(dress, motion, fromSeconds, every, loops, lying, view, keys, cameraEvery, views);
+        return new Staging(dress, motion, borrowed, fromSeconds, every, loops, lying, view, keys, cameraEvery, views);
     }
 
     public Staging withLoops(boolean again) {
-        return new Staging(dress, motion, fromSeconds, every, again, zUp, view, keys, cameraEvery, views);
+        return new Staging(dress, motion, borrowed, fromSeconds, every, again, zUp, view, keys, cameraEvery, views);
     }
 
     public Staging withView(Orbit orbit) {
-        return new Staging(dress, motion, fromSeconds, every, loops, zUp, orbit, keys, cameraEvery, views);
+        return new Staging(dress, motion, borrowed, fromSeconds, every, loops, zUp, orbit, keys, cameraEvery, views);
     }
 
     public Staging withKeys(List<CameraKey> others) {
-        return new Staging(dress, motion, fromSeconds, every, loops, zUp, view, others, cameraEvery, views);
+        return new Staging(dress, motion, borrowed, fromSeconds, every, loops, zUp, view, others, cameraEvery, views);
     }
 
     public Staging withCameraEvery(int frames) {
-        return new Staging(dress, motion, fromSeconds, every, loops, zUp, view, keys, frames, views);
+        return new Staging(dress, motion, borrowed, fromSeconds, every, loops, zUp, view, keys, frames, views);
     }
 
     public Staging withViews(List<SavedView> others) {
-        return new Staging(dress, motion, fromSeconds, every, loops, zUp, view, keys, cameraEvery, others);
+        return new Staging(dress, motion, borrowed, fromSeconds, every, loops, zUp, view, keys, cameraEvery, others);
     }
 }

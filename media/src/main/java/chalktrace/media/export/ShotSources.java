@@ -48,7 +48,7 @@ public final class ShotSources implements FootagePictures, SoundSource, AutoClos
             if (withFootage) {
                 for (Footage clip : shot.footage()) {
                     if (clip.visible() && clip.where() != Footage.Where.BESIDE_BOARD) {
-                        sources.footage.put(clip.id(), References.open(Path.of(clip.file())));
+                        sources.footage.put(clip.id(), References.open(clip, shot));
                     }
                 }
             }

@@ -1,7 +1,9 @@
 package chalktrace.media.file;
 
+import chalktrace.core.space.Borrowed;
 import chalktrace.core.space.CameraKey;
 import chalktrace.core.space.Dress;
+import chalktrace.core.space.JointPair;
 import chalktrace.core.space.Lens;
 import chalktrace.core.space.Light;
 import chalktrace.core.space.ModelLook;
@@ -10,6 +12,7 @@ import chalktrace.core.space.Point3;
 import chalktrace.core.space.SavedView;
 import chalktrace.core.space.Staging;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Optional;
 
 /** How a model is put before the camera, as JSON. */
 final class StagingJson {
@@ -25,6 +28,12 @@ final class StagingJson {
         to.putObject("light")
                 .put("yaw", dress.light().yaw())
                 .put("pitch", dress.light().pitch());
+        use.borrowed().ifPresent(lent -> {
+            ObjectNode l = to.putObject("borrowed");
+            l.put("footage", lent.footage()).put("animation", lent.motion());
+            ShotJson.each(l, "joints", lent.pairs(), (pair, p) -> p.put("joint", pair.joint())
+                    .put("from", pair.from()));
+        });
         to.put("animation", use.motion())
                 .put("fromSeconds", use.fromSeconds())
                 .put("every", use.every())
@@ -51,6 +60,7 @@ final class StagingJson {
                         f.flag("shadow"),
                         f.flag("grid")),
                 f.text("animation"),
+                f.has("borrowed") ? Optional.of(f.object("borrowed").make(StagingJson::borrowed)) : Optional.empty(),
                 f.number("fromSeconds"),
                 f.whole("every"),
                 f.flag("loops"),
@@ -67,6 +77,13 @@ final class StagingJson {
                         "views",
                         item -> item.make(v ->
                                 new SavedView(v.text("name"), v.object("view").make(StagingJson::orbit)))));
+    }
+
+    private static Borrowed borrowed(JsonFields f) throws JsonFields.WrongField {
+        return new Borrowed(
+                f.text("footage"),
+                f.text("animation"),
+                f.list("joints", item -> item.make(p -> new JointPair(p.text("joint"), p.text("from")))));
     }
 
     private static void write(Orbit orbit, ObjectNode to) {

@@ -5,6 +5,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.PictureSource;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.space.Borrowed;
 import chalktrace.core.space.Figure;
 import chalktrace.core.space.Motion;
 import chalktrace.core.space.Staging;
@@ -39,7 +40,12 @@ public final class ModelReference implements Reference {
 
     /** @throws UnreadableException when it is no model, or is damaged */
     public static ModelReference open(Path file) throws UnreadableException {
-        return new ModelReference(new Figure(ModelFiles.read(file)));
+        return new ModelReference(ModelFiles.read(file));
+    }
+
+    /** The same, with the animation that it borrows. */
+    ModelReference borrowing(Borrowed borrowed, boolean zUp, Figure lender) {
+        return new ModelReference(borrowed.on(figure, zUp, lender));
     }
 
     @Override

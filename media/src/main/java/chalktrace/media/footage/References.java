@@ -1,9 +1,14 @@
 package chalktrace.media.footage;
 
+import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.space.Borrowed;
+import chalktrace.core.space.Staging;
 import chalktrace.media.UnreadableException;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 
 /** Opens footage by what it is. */
 public final class References {
@@ -16,6 +21,26 @@ public final class References {
     /** @throws UnreadableException when it can't be taken in */
     public static Reference open(Path file) throws UnreadableException {
         return kind(file).open(file);
+    }
+
+    /**
+     * Opens footage as a shot uses it: a model with the animation that it borrows of another one.
+     *
+     * @throws UnreadableException when its file, or that of the lender, can't be taken in
+     */
+    public static Reference open(Footage clip, Shot shot) throws UnreadableException {
+        Reference own = open(Path.of(clip.file()));
+        Optional<Borrowed> borrowed = clip.staging().flatMap(Staging::borrowed);
+        Optional<Footage> lender = borrowed.flatMap(lent -> shot.footage(lent.footage()));
+        if (lender.isEmpty() || !(own instanceof ModelReference model)) {
+            return own;
+        }
+        try (Reference from = open(Path.of(lender.get().file()))) {
+            return from.figure()
+                    .map(figure ->
+                            model.borrowing(borrowed.get(), clip.staging().get().zUp(), figure))
+                    .orElse(model);
+        }
     }
 
     /**

@@ -35,7 +35,7 @@ final class BvhModel {
 
     private BvhModel(ModelFolder folder) throws UnreadableException {
         this.folder = folder;
-        this.words = new StringTokenizer(new String(folder.own().array(), StandardCharsets.ISO_8859_1));
+        this.words = new StringTokenizer(new String(folder.text(), StandardCharsets.ISO_8859_1));
     }
 
     static Model read(ModelFolder folder) throws UnreadableException {

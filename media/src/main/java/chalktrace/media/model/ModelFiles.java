@@ -1,5 +1,6 @@
 package chalktrace.media.model;
 
+import chalktrace.core.space.Figure;
 import chalktrace.core.space.Model;
 import chalktrace.media.UnreadableException;
 import java.nio.file.Files;
@@ -28,15 +29,20 @@ public final class ModelFiles {
      * @throws UnreadableException when it is no model, is damaged, names what is not there, needs an extension that is not known, or is larger
      *     than 1 GB or {@link #MOST_TRIANGLES}
      */
-    public static Model read(Path file) throws UnreadableException {
+    public static Figure read(Path file) throws UnreadableException {
         ModelFolder folder = new ModelFolder(file);
-        Model model;
         try {
-            model = switch (ending(file)) {
-                case "obj" -> ObjModel.read(folder);
-                case "bvh" -> BvhModel.read(folder);
-                default -> new GltfModelReader(folder).model();
-            };
+            Model model =
+                    switch (ending(file)) {
+                        case "obj" -> ObjModel.read(folder);
+                        case "bvh" -> BvhModel.read(folder);
+                        default -> new GltfModelReader(folder).model();
+                    };
+            if (model.triangles() == 0) {
+                throw folder.wrong("has no surface to show", "Export its meshes as well.");
+            }
+            folder.checkTriangles(model.triangles());
+            return new Figure(model);
         } catch (IllegalArgumentException e) {
             throw folder.broken("it " + e.getMessage());
         } catch (OutOfMemoryError e) {
@@ -46,11 +52,6 @@ public final class ModelFiles {
             // The libraries trust what they read; whatever they trip over is the file's fault.
             throw UnreadableException.of(file, "can't be read as a model (" + e + ")", "Export it again.", e);
         }
-        if (model.triangles() == 0) {
-            throw folder.wrong("has no surface to show", "Export its meshes as well.");
-        }
-        folder.checkTriangles(model.triangles());
-        return model;
     }
 
     /** The file and all that it names and that is there. */

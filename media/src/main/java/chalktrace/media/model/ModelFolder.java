@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.Locale;
 
@@ -34,6 +35,17 @@ final class ModelFolder {
     /** What the model file itself holds. */
     ByteBuffer own() throws UnreadableException {
         return read(file, file.getFileName().toString());
+    }
+
+    /** What a model file in letters holds, as UTF-8, whatever it was written in; letters without a mark are taken as they are. */
+    byte[] text() throws UnreadableException {
+        byte[] bytes = own().array();
+        int first = bytes.length < 2 ? 0 : (bytes[0] & 255) << 8 | bytes[1] & 255;
+        if (first == 0xFEFF || first == 0xFFFE) {
+            return new String(bytes, StandardCharsets.UTF_16).getBytes(StandardCharsets.UTF_8);
+        }
+        boolean marked = first == 0xEFBB && bytes.length > 2 && (bytes[2] & 255) == 0xBF;
+        return marked ? Arrays.copyOfRange(bytes, 3, bytes.length) : bytes;
     }
 
     /** @param uri a data URI with base64, or a path with {@code %20} and the like */

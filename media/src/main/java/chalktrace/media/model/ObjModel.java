@@ -42,7 +42,7 @@ final class ObjModel {
 
     private ObjModel(ModelFolder folder) throws UnreadableException {
         this.folder = folder;
-        byte[] text = folder.own().array();
+        byte[] text = folder.text();
         folder.checkTriangles(faces(text));
         try {
             obj = ObjReader.read(new ByteArrayInputStream(text));

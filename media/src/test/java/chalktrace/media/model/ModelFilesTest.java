@@ -15,6 +15,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,6 +30,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ModelFilesTest {
 
@@ -37,7 +39,8 @@ class ModelFilesTest {
 
     @Test
     void aSoundModelIsReadWhole() throws Exception {
-        Model model = ModelFiles.read(GltfText.write(folder.resolve("a.gltf"), root -> {}));
+        Model model = ModelFiles.read(GltfText.write(folder.resolve("a.gltf"), root -> {}))
+                .model();
         assertThat(model.triangles()).isEqualTo(1);
         assertThat(model.vertices()).isEqualTo(3);
         assertThat(model.joints()).hasSize(2);
@@ -151,8 +154,8 @@ class ModelFilesTest {
             Path file = folder.resolve("chance." + endings.get(i % 3));
             Files.write(file, Arrays.copyOf(bytes, length));
             try {
-                Model model = ModelFiles.read(file);
-                new Figure(model).pose(model.motions().stream().findFirst(), 0.5);
+                Figure figure = ModelFiles.read(file);
+                figure.pose(figure.model().motions().stream().findFirst(), 0.5);
             } catch (UnreadableException e) {
                 assertThat(e.getMessage()).startsWith("chance.").endsWith(".");
             }
@@ -162,13 +165,14 @@ class ModelFilesTest {
     @Test
     void whatIsNotReadIsNamed() throws Exception {
         Model model = ModelFiles.read(GltfText.write(folder.resolve("a.gltf"), root -> {
-            root.putArray("extensionsUsed").add("KHR_texture_transform");
-            ((ArrayNode) root.at("/meshes/0/primitives"))
-                    .addObject()
-                    .put("mode", 1)
-                    .putObject("attributes")
-                    .put("POSITION", 0);
-        }));
+                    root.putArray("extensionsUsed").add("KHR_texture_transform");
+                    ((ArrayNode) root.at("/meshes/0/primitives"))
+                            .addObject()
+                            .put("mode", 1)
+                            .putObject("attributes")
+                            .put("POSITION", 0);
+                }))
+                .model();
         assertThat(model.notes())
                 .anyMatch(note -> note.contains("KHR_texture_transform"))
                 .anyMatch(note -> note.contains("lines"));
@@ -203,7 +207,8 @@ class ModelFilesTest {
     @Test
     void aPolygonThatIsNotConvexCoversItsAreaAlone() throws Exception {
         Files.writeString(folder.resolve("paint.mtl"), "newmtl blue\nKd 0 0 1\n");
-        Model model = ModelFiles.read(Files.writeString(folder.resolve("arrow.obj"), OBJ));
+        Model model = ModelFiles.read(Files.writeString(folder.resolve("arrow.obj"), OBJ))
+                .model();
         float[] p = model.meshes().get(0).positions();
         double area = 0;
         for (int t = 0; t < p.length; t += 9) {
@@ -217,8 +222,28 @@ class ModelFilesTest {
 
     @Test
     void missingMaterialsAreNamedAndGrey() throws Exception {
-        Model model = ModelFiles.read(Files.writeString(folder.resolve("arrow.obj"), OBJ));
+        Model model = ModelFiles.read(Files.writeString(folder.resolve("arrow.obj"), OBJ))
+                .model();
         assertThat(model.notes()).anyMatch(note -> note.contains("paint.mtl")).anyMatch(note -> note.contains("blue"));
+    }
+
+    @Test
+    void whatIsSeenThroughIsDrawnToo() throws Exception {
+        Files.writeString(folder.resolve("paint.mtl"), "newmtl blue\nKd 0 0 1\nd 0.5\n");
+        Figure figure = ModelFiles.read(Files.writeString(folder.resolve("arrow.obj"), OBJ));
+        PictureSize size = new PictureSize(160, 90);
+        int[] words = Staging.of(figure, size).at(figure, 0, 0, size).draw().toArgb();
+        assertThat(figure.model().surfaces()).anyMatch(surface -> surface.opacity() == 0.5);
+        assertThat(Arrays.stream(words).filter(word -> word >>> 24 > 0).count()).isGreaterThan(200);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"UTF-16", "UTF-16LE", "UTF-16BE", "UTF-8"})
+    void aModelIsReadInWhateverLettersItIsWritten(String letters) throws Exception {
+        Path file = folder.resolve("arrow.obj");
+        String mark = letters.equals("UTF-16") ? "" : "\uFEFF";
+        Files.write(file, (mark + OBJ).getBytes(Charset.forName(letters)));
+        assertThat(ModelFiles.read(file).model().triangles()).isEqualTo(3);
     }
 
     @Test
@@ -257,8 +282,8 @@ class ModelFilesTest {
     /** Worked out by hand: Z by 90 degrees takes the chest to -x; there X by 90 degrees, turned with it, takes its end out of the picture. */
     @Test
     void bvhTurnsAreMadeInTheOrderOfTheirChannels() throws Exception {
-        Model model = ModelFiles.read(Files.writeString(folder.resolve("walk.bvh"), BVH));
-        Figure figure = new Figure(model);
+        Figure figure = ModelFiles.read(Files.writeString(folder.resolve("walk.bvh"), BVH));
+        Model model = figure.model();
         var pose = figure.pose(model.motion("Motion"), 0.5);
         assertThat(model.joints()).hasSize(3);
         assertThat(pose.joint(0).y()).isCloseTo(92, within(1e-5));
@@ -271,7 +296,7 @@ class ModelFilesTest {
     /** The hips start 90 above where the hierarchy has them: the camera looks there. */
     @Test
     void aMotionThatStartsElsewhereIsInThePicture() throws Exception {
-        Figure figure = new Figure(ModelFiles.read(Files.writeString(folder.resolve("walk.bvh"), BVH)));
+        Figure figure = ModelFiles.read(Files.writeString(folder.resolve("walk.bvh"), BVH));
         PictureSize size = new PictureSize(160, 90);
         int[] words = Staging.of(figure, size).at(figure, 0, 0, size).draw().toArgb();
         assertThat(Arrays.stream(words).filter(word -> word >>> 24 > 0).count()).isGreaterThan(200);
@@ -279,8 +304,9 @@ class ModelFilesTest {
 
     @Test
     void aBvhThatEndsEarlyShowsWhatIsThereAndSaysSo() throws Exception {
-        Model model =
-                ModelFiles.read(Files.writeString(folder.resolve("cut.bvh"), BVH.substring(0, BVH.indexOf("0 92"))));
+        Model model = ModelFiles.read(
+                        Files.writeString(folder.resolve("cut.bvh"), BVH.substring(0, BVH.indexOf("0 92"))))
+                .model();
         assertThat(model.notes()).anyMatch(note -> note.contains("1 of 2 frames"));
         assertThat(model.motions().get(0).seconds()).isZero();
     }

@@ -25,8 +25,10 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
+import chalktrace.core.space.Borrowed;
 import chalktrace.core.space.CameraKey;
 import chalktrace.core.space.Dress;
+import chalktrace.core.space.JointPair;
 import chalktrace.core.space.Lens;
 import chalktrace.core.space.Light;
 import chalktrace.core.space.ModelLook;
@@ -168,6 +170,8 @@ public final class FullShot {
         return new Staging(
                 new Dress(ModelLook.LINES, new Light(-20, 33), true, true, true),
                 "walk",
+                Optional.of(new Borrowed(
+                        "footage-9", "run", List.of(new JointPair("hip", "Hips"), new JointPair("knee", "LeftLeg")))),
                 0.5,
                 2,
                 true,
