@@ -50,6 +50,7 @@ public class ModelBenchmark {
     private Staging staging;
     private final int[] pixels = new int[1280 * 720];
     private double seconds;
+    private double yaw;
 
     @Setup
     public void make() {
@@ -69,6 +70,14 @@ public class ModelBenchmark {
     @Benchmark
     public ArgbPicture clay50k() {
         return ModelRenderer.render(fifty, staging.view(), Dress.USUAL, SIZE);
+    }
+
+    /** One step of a camera that is dragged: drawn coarse, as the board does until it rests. */
+    @Benchmark
+    public ArgbPicture orbit50k() {
+        yaw = (yaw + 3) % 360;
+        return ModelRenderer.render(
+                fifty, staging.view().withYaw(yaw), Dress.USUAL, new PictureSize(SIZE.width() / 2, SIZE.height() / 2));
     }
 
     @Benchmark

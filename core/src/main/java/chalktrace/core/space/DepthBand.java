@@ -56,6 +56,13 @@ final class DepthBand {
         return ids[(row * SAMPLES + sample) * width + x];
     }
 
+    /** What all four samples of a pixel show; -1 where they differ. */
+    int whole(int x, int row) {
+        int at = row * SAMPLES * width + x;
+        int id = ids[at];
+        return id == ids[at + width] && id == ids[at + 2 * width] && id == ids[at + 3 * width] ? id : -1;
+    }
+
     /** How near that is: 1 / depth. */
     float nearness(int x, int row, int sample) {
         return nearness[(row * SAMPLES + sample) * width + x];

@@ -243,16 +243,10 @@ public final class ModelRenderer {
         int to = Math.max(band.right(), behind.right());
         for (int row = 0; row < rows; row++) {
             for (int x = from; x < to; x++) {
-                int first = band.id(x, row, 0);
-                int second = band.id(x, row, 1);
-                int third = band.id(x, row, 2);
-                int fourth = band.id(x, row, 3);
-                int word;
-                if (first == second && first == third && first == fourth) {
-                    word = first == 0 ? 0 : word(first, x + 0.5, top + row + 0.5, shading);
-                } else {
-                    word = edge(band, x, row, top, shading, words);
-                }
+                int id = band.whole(x, row);
+                int word = id < 0
+                        ? edge(band, x, row, top, shading, words)
+                        : id == 0 ? 0 : word(id, x + 0.5, top + row + 0.5, shading);
                 if (dress.hidden() && word >>> 24 < 255) {
                     word = over(word, faint(behind, x, row));
                 }

@@ -167,17 +167,17 @@ final class Shading {
 
     private void turnTo(int triangle) {
         current = triangle;
-        int[] corners = figure.triangles();
-        a = 3 * corners[3 * triangle];
-        b = 3 * corners[3 * triangle + 1];
-        c = 3 * corners[3 * triangle + 2];
-        isSmall = look == ModelLook.CLAY && small.turnTo(a, b, c);
+        isSmall = look == ModelLook.CLAY && small.turnTo(triangle);
         if (!isSmall) {
             measure();
         }
     }
 
     private void measure() {
+        int[] corners = figure.triangles();
+        a = 3 * corners[3 * current];
+        b = 3 * corners[3 * current + 1];
+        c = 3 * corners[3 * current + 2];
         ax = across(b, c, 1, 2);
         ay = across(b, c, 2, 0);
         az = across(b, c, 0, 1);

@@ -1,6 +1,9 @@
 package chalktrace.core.space;
 
-/** The light of a triangle that is so small in the picture that light found at its corners, mixed along the screen, does for all of it (Gouraud 1971). */
+/**
+ * The light of triangles that are so small in the picture that light found at their corners, mixed along the screen, does for all of each (Gouraud
+ * 1971). What was found of the last ones is kept, as a row of pixels comes back to the triangles of the row before: one for each thread.
+ */
 final class SmallTriangle {
 
     private static final double SMALL_PX = 12;
@@ -10,21 +13,30 @@ final class SmallTriangle {
 
     private static final double HARDLY = 0.12;
 
+    private final int[] corners;
     private final float[] places;
     private final float[] normals;
     private final float[] screen;
     private final float[] front;
     private final float[] back;
 
-    private double x;
-    private double y;
-    private double here;
-    private double perX;
-    private double perY;
-    private double lowest;
-    private double highest;
+    /** So many are kept; a power of two. */
+    private static final int KEPT = 2048;
+
+    /** What is kept of each: its light at the corner of the picture, how much more per px to the right and down, the least and the most. */
+    private static final int NUMBERS = 5;
+
+    private final double[] kept = new double[NUMBERS * KEPT];
+    private final boolean[] small = new boolean[KEPT];
+
+    /** Which triangle is kept where, counted from 1. */
+    private final int[] keptOf = new int[KEPT];
+
+    /** Where the numbers of the one that was turned to are. */
+    private int at;
 
     SmallTriangle(SeenPose seen) {
+        corners = seen.pose().figure().triangles();
         places = seen.places();
         normals = seen.normals();
         screen = seen.screen();
@@ -33,9 +45,19 @@ final class SmallTriangle {
     }
 
     /** Turns to another; false when it is too large, too near, or has no normals of its own. */
-    boolean turnTo(int a, int b, int c) {
-        x = screen[a];
-        y = screen[a + 1];
+    boolean turnTo(int triangle) {
+        int slot = triangle & KEPT - 1;
+        at = NUMBERS * slot;
+        if (keptOf[slot] != triangle + 1) {
+            keptOf[slot] = triangle + 1;
+            small[slot] = find(3 * corners[3 * triangle], 3 * corners[3 * triangle + 1], 3 * corners[3 * triangle + 2]);
+        }
+        return small[slot];
+    }
+
+    private boolean find(int a, int b, int c) {
+        double x = screen[a];
+        double y = screen[a + 1];
         double x1 = screen[b] - x;
         double y1 = screen[b + 1] - y;
         double x2 = screen[c] - x;
@@ -47,20 +69,26 @@ final class SmallTriangle {
         double area = x1 * y2 - x2 * y1;
         // What is seen from behind is lit as what is seen; the flat side decides, not the rounded normal.
         float[] lights = agreement(a, b, c) < 0 == area < 0 ? back : front;
-        here = lights[a / 3];
+        double here = lights[a / 3];
         double more1 = lights[b / 3] - here;
         double more2 = lights[c / 3] - here;
         double to1 = area == 0 ? 0 : 1 / area;
-        perX = (more1 * y2 - more2 * y1) * to1;
-        perY = (more2 * x1 - more1 * x2) * to1;
-        lowest = here + Math.min(0, Math.min(more1, more2));
-        highest = here + Math.max(0, Math.max(more1, more2));
+        double perX = (more1 * y2 - more2 * y1) * to1;
+        double perY = (more2 * x1 - more1 * x2) * to1;
+        double lowest = here + Math.min(0, Math.min(more1, more2));
+        double highest = here + Math.max(0, Math.max(more1, more2));
+        kept[at] = here - perX * x - perY * y;
+        kept[at + 1] = perX;
+        kept[at + 2] = perY;
+        kept[at + 3] = lowest;
+        kept[at + 4] = highest;
         boolean even = highest - lowest < HARDLY;
         return lowest >= 0 && (even || !(isOver(SMALL_PX, x1, y1) || isOver(SMALL_PX, x2, y2)));
     }
 
     double light(double px, double py) {
-        return Math.max(lowest, Math.min(highest, here + perX * (px - x) + perY * (py - y)));
+        double light = kept[at] + kept[at + 1] * px + kept[at + 2] * py;
+        return light < kept[at + 3] ? kept[at + 3] : light > kept[at + 4] ? kept[at + 4] : light;
     }
 
     /** Whether the first corner's normal lies on the side to which the corners run counter-clockwise. */
