@@ -102,3 +102,5 @@ for written, wrong in [(84, 83), (334, 333), (250, 150)]:
     data = data.replace(block(written), block(wrong))
 open(sys.argv[1], "wb").write(data)
 PY
+# The muxer calls each of these pictures a key, though only every eighth is one.
+$ff -f lavfi -i testsrc2=s=352x288:r=24 -frames:v 24 -c:v h263p -q:v 14 -g 8 $out/false-keys.avi

@@ -17,6 +17,7 @@ import chalktrace.media.footage.References;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -52,14 +53,18 @@ final class FrameCommand implements Callable<Integer> {
             int[] pixels = new FrameComposer(new RasterCache(0), Rgb.WHITE).composeWhole(scene);
             write(pixels, size);
             double seconds = reference.times().seconds(n);
+            Optional<String> doubt = reference.doubt(n);
             answer.print(
-                    "picture " + n + " (at " + seconds + " s) of " + clip.getFileName() + " is in " + target,
+                    "picture " + n + " (at " + seconds + " s) of " + clip.getFileName() + " is in " + target
+                            + doubt.map(why -> System.lineSeparator() + "note: " + why)
+                                    .orElse(""),
                     Answer.object()
                             .put("picture", n)
                             .put("seconds", seconds)
                             .put("width", size.width())
                             .put("height", size.height())
-                            .put("file", target.toString()));
+                            .put("file", target.toString())
+                            .put("doubt", doubt.orElse(null)));
         }
         return 0;
     }

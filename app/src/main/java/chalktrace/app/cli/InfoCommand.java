@@ -1,20 +1,26 @@
 package chalktrace.app.cli;
 
+import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.space.Figure;
 import chalktrace.core.space.Model;
 import chalktrace.core.space.Motion;
 import chalktrace.core.space.Point3;
+import chalktrace.media.UnreadableException;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.MediaFacts;
+import chalktrace.media.footage.Reference;
+import chalktrace.media.footage.References;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 @Command(name = "info", description = "Say what a video, sound, picture, run of pictures, model or shot is.")
@@ -22,6 +28,11 @@ final class InfoCommand implements Callable<Integer> {
 
     @Parameters(paramLabel = "FILE", description = "The file, or any one picture of a run, or its folder.")
     Path file;
+
+    @Option(
+            names = "--check",
+            description = "Also decode each picture, and name those that are missing or may look wrong.")
+    boolean check;
 
     @Mixin
     Answer answer;
@@ -117,7 +128,29 @@ final class InfoCommand implements Callable<Integer> {
             notes.add(note);
             text.append(System.lineSeparator()).append("note: ").append(note);
         }
+        if (check && facts.pictures().isPresent()) {
+            check(document.putArray("doubts"), text);
+        }
         answer.print(text.toString(), document);
+    }
+
+    private void check(ArrayNode doubts, StringBuilder text) throws UnreadableException {
+        try (Reference reference = References.open(file)) {
+            for (int n = 0; n < reference.times().count(); n++) {
+                Optional<String> doubt;
+                try {
+                    reference.picture(n);
+                    doubt = reference.doubt(n);
+                } catch (PictureUnavailableException e) {
+                    doubt = Optional.of(e.getMessage());
+                }
+                int picture = n;
+                doubt.ifPresent(why -> {
+                    doubts.addObject().put("picture", picture).put("reason", why);
+                    text.append(System.lineSeparator()).append("doubtful: ").append(why);
+                });
+            }
+        }
     }
 
     private void model(Figure figure) throws JsonProcessingException {

@@ -4,19 +4,28 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.testing.ChalkLine;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.FrameRate;
+import chalktrace.media.export.ShotSources;
 import chalktrace.media.file.ShotFile;
+import chalktrace.media.footage.Gathered;
 import chalktrace.media.footage.VideoClip;
 import chalktrace.media.testing.Clips;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.SplittableRandom;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -215,6 +224,38 @@ class CommandLineTest {
             assertThat(run(call)).as(Arrays.toString(call)).isEqualTo(1);
             assertThat(line.err().strip().lines()).as(line.err()).hasSize(1);
             assertThat(line.out()).isEmpty();
+        }
+    }
+
+    /** A JPEG whose end is missing is shown as far as it goes, and everywhere said to be doubtful. */
+    @Test
+    void damageIsSaidByFrameByInfoAndByExports() throws Exception {
+        BufferedImage noise = new BufferedImage(64, 48, BufferedImage.TYPE_INT_RGB);
+        SplittableRandom random = new SplittableRandom(4);
+        for (int i = 0; i < 64 * 48; i++) {
+            noise.setRGB(i % 64, i / 64, random.nextInt(1 << 24));
+        }
+        ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+        ImageIO.write(noise, "jpg", jpeg);
+        Path sound = Files.write(folder.resolve("sound.jpg"), jpeg.toByteArray());
+        Path cut = Files.write(folder.resolve("cut.jpg"), Arrays.copyOf(jpeg.toByteArray(), jpeg.size() * 3 / 4));
+        assertThat(json("frame", sound, 0, folder.resolve("a.png"), "--json")
+                        .path("doubt")
+                        .isNull())
+                .isTrue();
+        assertThat(json("info", sound, "--check", "--json").path("doubts")).isEmpty();
+        assertThat(json("frame", cut, 0, folder.resolve("b.png"), "--json")
+                        .path("doubt")
+                        .asText())
+                .contains("cut.jpg is damaged");
+        JsonNode doubts = json("info", cut, "--check", "--json").path("doubts");
+        assertThat(doubts).hasSize(1);
+        assertThat(doubts.get(0).path("picture").asInt()).isZero();
+        ShotSetup setup = new ShotSetup(FrameRate.FILM, new PictureSize(64, 48), 1, 1, Rgb.WHITE);
+        Shot shot = Gathered.from(cut, 0).edit(Shot.empty("s", setup)).change().apply(Shot.empty("s", setup));
+        try (ShotSources sources = ShotSources.open(shot, true)) {
+            assertThat(sources.at(shot.footage().get(0), 0)).isPresent();
+            assertThat(sources.problems()).singleElement().asString().contains("cut.jpg is damaged");
         }
     }
 

@@ -1,5 +1,6 @@
 package chalktrace.media.codec;
 
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.bytedeco.ffmpeg.avutil.LogCallback;
@@ -14,6 +15,8 @@ final class Natives {
     /** How many errors the codecs have told on each thread. */
     private static final ThreadLocal<long[]> ERRORS = ThreadLocal.withInitial(() -> new long[1]);
 
+    private static final AtomicLong ALL_ERRORS = new AtomicLong();
+
     /** Kept for good: native code holds its address. */
     private static final LogCallback CHATTER = new LogCallback() {
         @Override
@@ -21,6 +24,7 @@ final class Natives {
             String line = message.getString().strip();
             if (level <= avutil.AV_LOG_ERROR) {
                 ERRORS.get()[0]++;
+                ALL_ERRORS.incrementAndGet();
             }
             if (!line.isEmpty()) {
                 LOG.log(level <= avutil.AV_LOG_ERROR ? Level.INFO : Level.FINE, line);
@@ -42,6 +46,11 @@ final class Natives {
     /** How many errors the codecs have told on this thread: what a decoder of one thread patches over is heard so. */
     static long errors() {
         return ERRORS.get()[0];
+    }
+
+    /** How many errors the codecs have told on all threads. */
+    static long allErrors() {
+        return ALL_ERRORS.get();
     }
 
     /** The library's own words for an error code. */

@@ -3,6 +3,7 @@ package chalktrace.media.codec;
 import chalktrace.core.time.PictureTimes;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -41,6 +42,7 @@ final class PacketIndex {
     private final int[] packetOfPicture;
     private final int[] pictureOfPacket;
     private final Map<Object, Integer> byMark = new HashMap<>();
+    private final BitSet falseKeys = new BitSet();
     private final PictureTimes times;
 
     /**
@@ -134,6 +136,16 @@ final class PacketIndex {
         return packets.get(p);
     }
 
+    /** Whether decoding can start with a packet: the container says so, and its picture did not turn out to lean on others. */
+    boolean isKey(int p) {
+        return packets.get(p).key() && !falseKeys.get(p);
+    }
+
+    /** Takes a packet for no key, whatever the container says. */
+    void deny(int p) {
+        falseKeys.set(p);
+    }
+
     PictureTimes times() {
         return times;
     }
@@ -160,17 +172,31 @@ final class PacketIndex {
         int target = packetOfPicture[picture];
         for (int p = target; p > 0; p--) {
             boolean seenInTime = pictureOfPacket[p] < 0 || pictureOfPacket[p] <= picture;
-            if (packets.get(p).key() && seenInTime) {
+            if (isKey(p) && seenInTime) {
                 return p;
             }
         }
         return 0;
     }
 
+    /** The key packet at or before a packet. */
+    int keyAt(int packet) {
+        return packet > 0 && !isKey(packet) ? keyBefore(packet) : packet;
+    }
+
+    /** The first key packet after a packet; the number of packets when none is. */
+    int keyAfter(int packet) {
+        int p = packet + 1;
+        while (p < packets.size() && !isKey(p)) {
+            p++;
+        }
+        return p;
+    }
+
     /** The last key packet before another; the first packet when there is none. */
     int keyBefore(int packet) {
         for (int p = packet - 1; p > 0; p--) {
-            if (packets.get(p).key()) {
+            if (isKey(p)) {
                 return p;
             }
         }

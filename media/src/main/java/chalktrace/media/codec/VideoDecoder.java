@@ -9,6 +9,7 @@ import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +31,8 @@ import org.bytedeco.ffmpeg.global.avutil;
 public final class VideoDecoder implements AutoCloseable {
 
     private static final int THREADS = Runtime.getRuntime().availableProcessors() + 1;
+
+    private static final String DAMAGED = " is damaged, or leans on one that is: it may look wrong.";
 
     /** From so many earlier keys a picture that does not come is tried. */
     private static final int MOST_KEYS_BACK = 2;
@@ -63,20 +66,27 @@ public final class VideoDecoder implements AutoCloseable {
     /** What is wrong with pictures that were given all the same. */
     private final Map<Integer, String> doubts = new HashMap<>();
 
-    private VideoDecoder(MediaInput input, int stream) throws UnreadableException {
+    /** Of which packets the decoder complained, where it is listened to; null otherwise. */
+    private final BitSet complaints;
+
+    private final DamageCheck damage;
+
+    private VideoDecoder(MediaInput input, int stream, Optional<PacketIndex> known) throws UnreadableException {
         this.input = input;
         this.stream = stream;
         // Of one picture the errors of its decoder are heard, which only one of one thread tells on this one.
         this.onePicture = input.isPicture();
-        this.decoder = input.decoder(stream, onePicture ? 1 : THREADS);
+        this.complaints = known.isPresent() ? new BitSet() : null;
+        this.decoder = input.decoder(stream, onePicture || known.isPresent() ? 1 : THREADS);
         this.unpacker = Unpacker.of(input.stream(stream));
         this.facts = StreamFacts.of(input, stream, decoder);
         try {
-            this.index = makeIndex();
+            this.index = known.isPresent() ? known.get() : makeIndex();
         } catch (UnreadableException e) {
             release();
             throw e;
         }
+        this.damage = new DamageCheck(input.file(), stream, index);
     }
 
     /** @throws UnreadableException when the file is not media, has no picture, or can't be decoded */
@@ -90,11 +100,33 @@ public final class VideoDecoder implements AutoCloseable {
                         input.soundStream() >= 0 ? "holds sound but no picture" : "holds no picture",
                         "Import it as a sound, or choose another file.");
             }
-            return new VideoDecoder(input, stream);
+            return new VideoDecoder(input, stream, Optional.empty());
         } catch (UnreadableException | RuntimeException e) {
             input.close();
             throw e;
         }
+    }
+
+    /** Another decoder of a file, on one thread alone, which only hears what the codec complains of. */
+    static VideoDecoder listening(Path file, int stream, PacketIndex index) throws UnreadableException {
+        MediaInput input = MediaInput.open(file);
+        try {
+            return new VideoDecoder(input, stream, Optional.of(index));
+        } catch (UnreadableException | RuntimeException e) {
+            input.close();
+            throw e;
+        }
+    }
+
+    /** Decodes packets from a key on to before {@code end}. @return of which of them the codec complained */
+    BitSet listen(int key, int end) throws PictureUnavailableException {
+        complaints.clear();
+        jumpTo(key);
+        boolean more = true;
+        while (more && nextPacket < end) {
+            more = feed();
+        }
+        return complaints;
     }
 
     /** Whether a file that can be opened has pictures, cover art left out. */
@@ -150,7 +182,8 @@ public final class VideoDecoder implements AutoCloseable {
         }
         long errors = Natives.errors();
         Picture picture = fromKeys(n, wanted, sink);
-        if (onePicture && (Natives.errors() > errors || JpegEnd.isMissing(input.file()))) {
+        boolean complained = Natives.errors() > errors || damage.isBad(index.packetOf(n));
+        if (onePicture && (complained || JpegEnd.isMissing(input.file()))) {
             doubts.putIfAbsent(n, input.file().getFileName() + " is damaged: it may look wrong.");
         }
         return picture;
@@ -184,6 +217,12 @@ public final class VideoDecoder implements AutoCloseable {
                 int seen = index.pictureOf((int) frame.pts());
                 if (seen < 0) {
                     continue;
+                }
+                if (isFalseKey((int) frame.pts())) {
+                    index.deny((int) frame.pts());
+                    if (index.startFor(n) < start) {
+                        return fromKeys(n, wanted, sink);
+                    }
                 }
                 lastSeen = Math.max(lastSeen, seen);
                 judge(seen, (int) frame.pts());
@@ -243,16 +282,29 @@ public final class VideoDecoder implements AutoCloseable {
 
     /** What is wrong with a picture that was given: damage that the codec patched over, or another size. */
     public Optional<String> doubt(int n) {
+        if (!onePicture && damage.isBad(index.packetOf(n))) {
+            return Optional.of(name(n) + DAMAGED);
+        }
         return Optional.ofNullable(doubts.get(n));
     }
 
+    /** Whether a picture leans on others though the container calls its packet a key: some call all so. */
+    private boolean isFalseKey(int packetNumber) {
+        int type = frame.pict_type();
+        return index.isKey(packetNumber)
+                && packetNumber > 0
+                && (frame.flags() & AVFrame.AV_FRAME_FLAG_KEY) == 0
+                && (type == avutil.AV_PICTURE_TYPE_P || type == avutil.AV_PICTURE_TYPE_B);
+    }
+
     private void judge(int n, int packetNumber) {
+        damage.hear(nextPacket);
         boolean damaged = frame.decode_error_flags() != 0 || (frame.flags() & AVFrame.AV_FRAME_FLAG_CORRUPT) != 0;
-        boolean isFreshStart = index.packet(packetNumber).key() && !damaged && !sendFailed;
+        boolean isFreshStart = index.isKey(packetNumber) && !damaged && !sendFailed;
         damageBefore = !isFreshStart && (damageBefore || damaged || sendFailed);
         sendFailed = false;
         if (damageBefore) {
-            doubts.put(n, name(n) + " is damaged, or leans on one that is: it may look wrong.");
+            doubts.put(n, name(n) + DAMAGED);
         } else if (frame.width() != facts.width() || frame.height() != facts.height()) {
             doubts.put(
                     n,
@@ -273,6 +325,9 @@ public final class VideoDecoder implements AutoCloseable {
 
     private void release() {
         closed = true;
+        if (damage != null) {
+            damage.close();
+        }
         reader.close();
         unpacker.close();
         avcodec.av_packet_free(packet);
@@ -324,8 +379,24 @@ public final class VideoDecoder implements AutoCloseable {
     private void send(int number) {
         packet.pts(number);
         packet.dts(number);
+        if (damage != null && complaints == null && decoder.codec_id() == avcodec.AV_CODEC_ID_MJPEG) {
+            byte[] bytes = new byte[packet.size()];
+            packet.data().get(bytes);
+            if (JpegScan.isDamaged(bytes)) {
+                damage.spoilt(number);
+            }
+        }
+        long errors = Natives.errors();
         sendFailed |= avcodec.avcodec_send_packet(decoder, packet) < 0;
         avcodec.av_packet_unref(packet);
+        if (complaints != null) {
+            while (avcodec.avcodec_receive_frame(decoder, frame) == 0) {
+                avutil.av_frame_unref(frame);
+            }
+            if (Natives.errors() > errors) {
+                complaints.set(number);
+            }
+        }
     }
 
     /** Brings container and decoder to a key packet; a container that lands later is asked for earlier places. */

@@ -78,6 +78,7 @@ public final class ShotSources implements FootagePictures, SoundSource, AutoClos
         try {
             PictureSource pictures = reference.of(clip, shot.setup());
             lastGood.put(clip.id(), pictures.picture(showing.get().picture()));
+            pictures.doubt(showing.get().picture()).ifPresent(problems::add);
         } catch (PictureUnavailableException e) {
             problems.add(e.getMessage());
         }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.media.UnreadableException;
+import chalktrace.media.testing.Damage;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -17,9 +18,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 class DamagedPicturesTest {
 
     private static final int FILES = 60;
-
-    /** Under this a picture is plainly not the one that was stored. */
-    private static final double WRONG_DECIBELS = 25;
 
     @TempDir
     Path folder;
@@ -41,7 +39,7 @@ class DamagedPicturesTest {
             Files.write(spoilt, spoilt(bytes, random));
             try (Reference reference = References.open(spoilt)) {
                 int[] words = reference.picture(0).toArgb();
-                boolean wrong = words.length != right.length || decibels(words, right) < WRONG_DECIBELS;
+                boolean wrong = Damage.looksWrong(words, right);
                 silent += wrong && reference.doubt(0).isEmpty() ? 1 : 0;
             } catch (UnreadableException | PictureUnavailableException e) {
                 assertThat(e.getMessage()).isNotEmpty();
@@ -66,27 +64,12 @@ class DamagedPicturesTest {
         if (random.nextBoolean()) {
             return Arrays.copyOf(bytes, bytes.length / 10 + random.nextInt(bytes.length * 9 / 10));
         }
-        byte[] out = bytes.clone();
-        for (int k = 0; k < 1 + random.nextInt(8); k++) {
-            out[bytes.length / 8 + random.nextInt(bytes.length * 7 / 8)] = (byte) random.nextInt(256);
-        }
-        return out;
+        return Damage.exchanged(bytes, 8, random);
     }
 
     private static int[] words(Path file) throws UnreadableException, PictureUnavailableException {
         try (Reference reference = References.open(file)) {
             return reference.picture(0).toArgb();
         }
-    }
-
-    private static double decibels(int[] a, int[] b) {
-        double sum = 0;
-        for (int i = 0; i < a.length; i++) {
-            for (int shift = 0; shift < 24; shift += 8) {
-                int d = (a[i] >> shift & 255) - (b[i] >> shift & 255);
-                sum += d * d;
-            }
-        }
-        return sum == 0 ? 99 : 10 * Math.log10(255.0 * 255 * 3 * a.length / sum);
     }
 }

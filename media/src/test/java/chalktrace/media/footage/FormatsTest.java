@@ -72,6 +72,7 @@ class FormatsTest {
                 "vp9.webm",
                 "av1.mkv",
                 "mpeg4.avi",
+                "false-keys.avi",
                 "mpeg2.mpg"
             })
     void picturesHoldTheVeryBytesOfFfmpegsOwnSequentialDecode(String name) throws Exception {

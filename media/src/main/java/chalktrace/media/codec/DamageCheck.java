@@ -1,0 +1,87 @@
+package chalktrace.media.codec;
+
+import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.media.UnreadableException;
+import java.nio.file.Path;
+import java.util.BitSet;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+
+/**
+ * Finds which packets of a video are damaged though pictures came of them. Decoders patch damage over and only complain, on whichever of their
+ * threads they meet it. So a complaint from anywhere makes what was decoded about then suspect; what is suspect and asked for is decoded once more,
+ * alone on one thread, where each complaint belongs to the packet that was sent. Lives on the thread of its decoder.
+ */
+final class DamageCheck implements AutoCloseable {
+
+    private static final Logger LOG = Logger.getLogger(DamageCheck.class.getName());
+
+    /** A decoder holds back no more packets than this, on all its threads. */
+    private static final int MOST_HELD_BACK = 64;
+
+    private final Path file;
+    private final int stream;
+    private final PacketIndex index;
+    private final BitSet suspect = new BitSet();
+    private final BitSet checked = new BitSet();
+    private final BitSet bad = new BitSet();
+    private long heard = Natives.allErrors();
+    private VideoDecoder listener;
+
+    DamageCheck(Path file, int stream, PacketIndex index) {
+        this.file = file;
+        this.stream = stream;
+        this.index = index;
+    }
+
+    /** Hears whether anything complained since; called after each picture. @param next the packet that is sent next */
+    void hear(int next) {
+        long now = Natives.allErrors();
+        if (now != heard) {
+            heard = now;
+            suspect.set(Math.max(0, next - MOST_HELD_BACK), Math.max(next, 1));
+            suspect.andNot(checked);
+        }
+    }
+
+    /** Takes a packet for damaged, without listening to the decoder. */
+    void spoilt(int packet) {
+        bad.set(packet);
+    }
+
+    /** Whether a packet's picture is damaged, or leans on one that is. */
+    boolean isBad(int packet) {
+        if (packet < 0) {
+            return false;
+        }
+        int key = index.keyAt(packet);
+        int first = suspect.nextSetBit(key);
+        if (first >= 0 && first <= packet) {
+            check(key, Math.min(index.keyAfter(packet), packet + MOST_HELD_BACK));
+        }
+        return bad.previousSetBit(packet) >= key;
+    }
+
+    private void check(int key, int end) {
+        suspect.clear(key, end);
+        checked.set(key, end);
+        try {
+            if (listener == null) {
+                listener = VideoDecoder.listening(file, stream, index);
+            }
+            // From the key before: what is complained of for want of what came earlier is no damage.
+            listener.listen(key == 0 ? 0 : index.keyBefore(key), end).stream()
+                    .filter(packet -> packet >= key)
+                    .forEach(bad::set);
+        } catch (UnreadableException | PictureUnavailableException e) {
+            LOG.log(Level.INFO, "a second look at " + file, e);
+        }
+    }
+
+    @Override
+    public void close() {
+        if (listener != null) {
+            listener.close();
+        }
+    }
+}
