@@ -70,7 +70,9 @@ final class AttachWork {
     /** What has happened to a point since the frame; empty, and said, where it is not known there. */
     private Optional<NavigableMap<Integer, Placement>> moves(Track track, boolean turning) {
         Optional<NavigableMap<Integer, Placement>> moves = work.onShot(track)
-                .map(on -> on.movesSince(session.transport().frame(), turning))
+                .map(on -> turning && work.pair(track).isPresent()
+                        ? work.pair(track).get().movesSince(session.transport().frame())
+                        : on.movesSince(session.transport().frame(), turning))
                 .filter(m -> !m.isEmpty());
         if (moves.isEmpty()) {
             session.notices().problem(track.name() + " is not known on this frame. Go to one on its path.");

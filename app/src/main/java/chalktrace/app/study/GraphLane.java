@@ -36,7 +36,7 @@ final class GraphLane extends Lane {
         double high = -Double.MAX_VALUE;
         for (StudyWork.MovingTrack moving : work.movingProperty().get()) {
             for (int frame = first; frame <= last; frame++) {
-                OptionalDouble value = value(moving.movement(), frame);
+                OptionalDouble value = value(moving, moving.movement(), frame);
                 if (value.isPresent()) {
                     low = Math.min(low, value.getAsDouble());
                     high = Math.max(high, value.getAsDouble());
@@ -48,7 +48,14 @@ final class GraphLane extends Lane {
         g.setFill(tones().quiet());
         StudyMeasure measure = work.measureProperty().get();
         if (high < low) {
-            g.fillText("No tracked point in view: choose the tracking tool and touch a point.", 6, height / 2 - 6);
+            g.fillText(
+                    work.movingProperty().get().isEmpty()
+                            ? "No tracked point in view: choose the tracking tool and touch a point."
+                            : measure == StudyMeasure.LENGTH || measure == StudyMeasure.ANGLE
+                                    ? "No pair in view: give a point a second one, under Points."
+                                    : "Nothing to show in view.",
+                    6,
+                    height / 2 - 6);
             return;
         }
         low = measure == StudyMeasure.SPACING ? 0 : low;
@@ -68,10 +75,10 @@ final class GraphLane extends Lane {
                 1);
     }
 
-    private OptionalDouble value(MovingPoint point, int frame) {
+    private OptionalDouble value(StudyWork.MovingTrack moving, MovingPoint point, int frame) {
         return work.measureProperty()
                 .get()
-                .of(point, frame, shown().setup().size().height());
+                .of(moving, point, frame, shown().setup().size().height());
     }
 
     private void paint(
@@ -95,7 +102,7 @@ final class GraphLane extends Lane {
         double least = 0;
         double most = 0;
         for (int frame = first; frame <= last; frame++) {
-            OptionalDouble value = value(moving.movement(), frame);
+            OptionalDouble value = value(moving, moving.movement(), frame);
             if (value.isEmpty()) {
                 continue;
             }
@@ -117,7 +124,7 @@ final class GraphLane extends Lane {
         g.beginPath();
         boolean on = false;
         for (int frame = first; frame <= last; frame++) {
-            OptionalDouble value = value(moving.smoothed(), frame);
+            OptionalDouble value = value(moving, moving.smoothed(), frame);
             if (value.isEmpty()) {
                 on = false;
                 continue;

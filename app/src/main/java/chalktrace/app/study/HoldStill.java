@@ -1,54 +1,89 @@
 package chalktrace.app.study;
 
 import chalktrace.app.board.BoardView;
+import chalktrace.core.render.PairOnShot;
 import java.awt.geom.Point2D;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
-/** Moves the view of the board along with the chosen point, so that all else is seen relative to it. Nothing of it changes the shot. */
+/**
+ * Moves the view of the board along with the chosen point, and turns and scales it with the second point of a pair, so that all else is seen relative
+ * to it. Nothing of it changes the shot.
+ */
 final class HoldStill {
 
     private final StudyWork work;
     private final BoardView board;
-    private Optional<Point2D> last = Optional.empty();
+    private Optional<Held> last = Optional.empty();
 
     /** What the view, which moves by whole pixels, still owes. */
     private double owedX;
 
     private double owedY;
 
+    /** How the point lies on a frame. @param degrees and @param length of a pair */
+    private record Held(Point2D place, OptionalDouble degrees, OptionalDouble length) {}
+
     HoldStill(StudyWork work, BoardView board) {
         this.work = work;
         this.board = board;
         work.heldStillProperty().addListener((property, before, held) -> {
-            last = held ? work.chosenPlace() : Optional.empty();
+            last = held ? now() : Optional.empty();
             owedX = 0;
             owedY = 0;
             if (!held) {
                 board.fit();
             }
         });
-        work.chosenProperty().addListener(changed -> last = work.chosenPlace());
+        work.chosenProperty().addListener(changed -> last = now());
         work.session().transport().frameProperty().addListener(changed -> follow());
+    }
+
+    private Optional<Held> now() {
+        int frame = work.session().transport().frame();
+        Optional<PairOnShot> pair = work.chosen().flatMap(work::pair);
+        return work.chosenPlace()
+                .map(place -> new Held(
+                        place,
+                        pair.map(p -> p.degrees(frame)).orElseGet(OptionalDouble::empty),
+                        pair.map(p -> p.length(frame)).orElseGet(OptionalDouble::empty)));
     }
 
     private void follow() {
         if (!work.heldStillProperty().get()) {
             return;
         }
-        Optional<Point2D> now = work.chosenPlace();
+        Optional<Held> now = now();
         if (now.isEmpty()) {
             return;
         }
-        last.ifPresent(before -> {
-            Point2D was = board.toBoard(before.getX(), before.getY());
-            Point2D is = board.toBoard(now.get().getX(), now.get().getY());
-            owedX += was.getX() - is.getX();
-            owedY += was.getY() - is.getY();
-            board.pan(owedX, owedY);
-            Point2D reached = board.toBoard(now.get().getX(), now.get().getY());
-            owedX -= reached.getX() - is.getX();
-            owedY -= reached.getY() - is.getY();
-        });
+        if (last.isPresent()) {
+            move(last.get().place(), now.get().place());
+            turn(last.get(), now.get());
+        }
         last = now;
+    }
+
+    private void move(Point2D before, Point2D now) {
+        Point2D was = board.toBoard(before.getX(), before.getY());
+        Point2D is = board.toBoard(now.getX(), now.getY());
+        owedX += was.getX() - is.getX();
+        owedY += was.getY() - is.getY();
+        board.pan(owedX, owedY);
+        Point2D reached = board.toBoard(now.getX(), now.getY());
+        owedX -= reached.getX() - is.getX();
+        owedY -= reached.getY() - is.getY();
+    }
+
+    private void turn(Held before, Held now) {
+        if (before.degrees().isEmpty() || now.degrees().isEmpty()) {
+            return;
+        }
+        Point2D about = board.toBoard(now.place().getX(), now.place().getY());
+        double turned = Math.IEEEremainder(
+                now.degrees().getAsDouble() - before.degrees().getAsDouble(), 360);
+        board.turn(board.isTurnedOver() ? turned : -turned, about.getX(), about.getY());
+        double grown = now.length().getAsDouble() / before.length().getAsDouble();
+        board.zoom(1 / grown, about.getX(), about.getY());
     }
 }

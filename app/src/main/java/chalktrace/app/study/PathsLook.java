@@ -79,7 +79,12 @@ final class PathsLook extends Canvas {
         g.setLineDashes();
         for (int frame = from; frame <= to; frame++) {
             if (path.knows(frame)) {
-                tick(g, board.toBoard(path.x(frame), path.y(frame)), frame, frame == gate, color);
+                Point2D at = board.toBoard(path.x(frame), path.y(frame));
+                if (moving.isDrawn()) {
+                    square(g, at, frame == gate ? PRESENT_PX : TICK_PX, color);
+                } else {
+                    tick(g, at, frame, frame == gate, color);
+                }
             }
         }
         if (path.knows(gate)) {
@@ -122,6 +127,33 @@ final class PathsLook extends Canvas {
         }
     }
 
+    /** Of a drawn part, told from those of footage by its form. */
+    private static void square(GraphicsContext g, Point2D at, double radius, Color color) {
+        g.setFill(Theme.tones().window());
+        g.fillRect(at.getX() - radius - 1.2, at.getY() - radius - 1.2, 2 * radius + 2.4, 2 * radius + 2.4);
+        g.setFill(color);
+        g.fillRect(at.getX() - radius, at.getY() - radius, 2 * radius, 2 * radius);
+    }
+
+    /** How far a drawn part is from the chosen point, in figures. */
+    private String apart(StudyWork.MovingTrack moving, int gate) {
+        if (!moving.isDrawn()) {
+            return "";
+        }
+        return work.movingProperty().get().stream()
+                .filter(other -> other.track().id().equals(work.chosenProperty().get()))
+                .filter(other -> other.movement().knows(gate))
+                .findFirst()
+                .map(other -> String.format(
+                        Locale.ROOT,
+                        ", %.1f from %s",
+                        Math.hypot(
+                                other.movement().x(gate) - moving.movement().x(gate),
+                                other.movement().y(gate) - moving.movement().y(gate)),
+                        other.track().name()))
+                .orElse("");
+    }
+
     private static void dot(GraphicsContext g, Point2D at, double radius, Color color) {
         g.setFill(color);
         g.fillOval(at.getX() - radius, at.getY() - radius, 2 * radius, 2 * radius);
@@ -133,13 +165,14 @@ final class PathsLook extends Canvas {
         String spacing = path.spacing(gate).isPresent()
                 ? String.format(Locale.ROOT, "  %.1f px", path.spacing(gate).getAsDouble())
                 : "";
+        String said = moving.track().name() + spacing + apart(moving, gate);
         g.setFont(Theme.sans(12));
         double x = Math.max(4, Math.min(getWidth() - 120, at.getX() + 11));
         double y = Math.max(14, Math.min(getHeight() - 6, at.getY() - 10));
         g.setStroke(Theme.tones().window());
         g.setLineWidth(3);
-        g.strokeText(moving.track().name() + spacing, x, y);
+        g.strokeText(said, x, y);
         g.setFill(color);
-        g.fillText(moving.track().name() + spacing, x, y);
+        g.fillText(said, x, y);
     }
 }

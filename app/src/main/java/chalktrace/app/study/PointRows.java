@@ -7,11 +7,13 @@ import chalktrace.app.session.FileChoice;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -24,6 +26,8 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** The points that are tracked: each with its name, how far it was found, and why it was lost. */
 final class PointRows extends VBox {
+
+    private static final String NO_SECOND = "None";
 
     private final StudyWork work;
     private final AttachWork attach;
@@ -128,8 +132,34 @@ final class PointRows extends VBox {
                 "take the arc and the timing chart of in-betweens from this point",
                 () -> attach.chart(track));
         chart.setId("chart-from-point");
-        out.getChildren().addAll(new HBox(8, drawing, mouths), turning, chart);
+        out.getChildren().addAll(second(track), new HBox(8, drawing, mouths), turning, chart);
         return out;
+    }
+
+    /** Another point, with which this one tells turn and size. */
+    private HBox second(Track track) {
+        ComboBox<String> choice = new ComboBox<>();
+        choice.setId("second-point");
+        choice.setAccessibleText("second point of a pair");
+        choice.setFocusTraversable(false);
+        List<Track> others = work.session().shot().tracks().stream()
+                .filter(other -> !other.id().equals(track.id()))
+                .toList();
+        choice.getItems().add(NO_SECOND);
+        others.forEach(other -> choice.getItems().add(other.name()));
+        choice.setValue(others.stream()
+                .filter(other -> other.id().equals(track.partner()))
+                .map(Track::name)
+                .findFirst()
+                .orElse(NO_SECOND));
+        choice.setOnAction(event -> {
+            int at = choice.getSelectionModel().getSelectedIndex() - 1;
+            String id = at < 0 ? "" : others.get(at).id();
+            work.change("pair points", track.id(), old -> old.withPartner(id));
+        });
+        HBox row = new HBox(8, Rows.quiet("Second point"), choice);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
     }
 
     /** In the shot's numbers where the footage shows that picture; of the source otherwise. */

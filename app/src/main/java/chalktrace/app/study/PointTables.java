@@ -18,7 +18,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 
 /** Paths of points out and in as tables: frames of the shot from 0, px of its picture. */
 final class PointTables {
@@ -31,10 +31,15 @@ final class PointTables {
         this.files = files;
     }
 
-    HBox row() {
-        return new HBox(
+    FlowPane row() {
+        return new FlowPane(
                 8,
+                2,
                 Buttons.words("Export table", "write the shown points as a table", this::write),
+                Buttons.words(
+                        "Export measures",
+                        "write what the shown points measure on each frame as a table",
+                        this::writeMeasures),
                 Buttons.words("Import table", "add points from a table", this::read));
     }
 
@@ -49,13 +54,27 @@ final class PointTables {
         files.saveTable(work.session().shot().name() + "-points.csv").ifPresent(file -> work.session()
                 .proposals()
                 .findQuietly(
-                        job -> written(points, file),
+                        job -> written(PointsCsv.write(points), file),
                         done -> work.session().notices().say(done.getFileName() + " is written.")));
     }
 
-    private static Path written(List<MovingPoint> points, Path file) throws UnwritableException {
+    private void writeMeasures() {
+        List<StudyWork.MovingTrack> tracks = work.movingProperty().get();
+        if (tracks.isEmpty()) {
+            work.session().notices().problem("There is no point to measure. Track one first.");
+            return;
+        }
+        int height = work.session().shot().setup().size().height();
+        files.saveTable(work.session().shot().name() + "-measures.csv").ifPresent(file -> work.session()
+                .proposals()
+                .findQuietly(
+                        job -> written(MeasureTable.of(tracks, height), file),
+                        done -> work.session().notices().say(done.getFileName() + " is written.")));
+    }
+
+    private static Path written(String table, Path file) throws UnwritableException {
         try {
-            return Files.writeString(file, PointsCsv.write(points));
+            return Files.writeString(file, table);
         } catch (IOException e) {
             throw UnwritableException.of(file, "written", "Choose another place for it.", e);
         }

@@ -15,6 +15,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -60,11 +61,9 @@ final class ProposalRows extends VBox {
         Refresh.on(this, this::show, work.studyProperty());
     }
 
-    private HBox measures() {
+    private FlowPane measures() {
         ToggleGroup group = new ToggleGroup();
-        HBox row = new HBox();
-        row.getStyleClass().add("edged-box");
-        row.setMaxWidth(USE_PREF_SIZE);
+        FlowPane row = new FlowPane();
         for (StudyMeasure measure : StudyMeasure.values()) {
             ToggleButton button = Buttons.toggle(measure.title(), "show in the graph: " + measure.unit());
             button.setId("graph-" + measure.title().toLowerCase(Locale.ROOT));

@@ -44,6 +44,12 @@ public final class StudyFeature implements Feature {
 
     @Override
     public List<TrayRows> trayRows() {
-        return List.of(new TrayRows(Step.STUDY, () -> List.of(new PointRows(work, files), new ProposalRows(work))));
+        return List.of(new TrayRows(
+                Step.STUDY,
+                () -> List.of(
+                        new PointRows(work, files),
+                        new DrawnRows(work),
+                        new MeasureRows(work),
+                        new ProposalRows(work))));
     }
 }

@@ -6,8 +6,15 @@ import java.util.OptionalDouble;
 /** What the graph shows of each point. */
 enum StudyMeasure {
     SPACING("Spacing", "px a frame"),
+    DIRECTION("Direction", "degrees from the right, clockwise"),
+    TURN("Turn", "degrees a frame"),
     HEIGHT("Height", "px above the picture's lower edge"),
-    ACROSS("Across", "px from the picture's left edge");
+    ACROSS("Across", "px from the picture's left edge"),
+    LENGTH("Length", "px from a point to its second"),
+    ANGLE("Angle", "degrees from a point to its second, clockwise");
+
+    /** What moves less than this in px has no direction. */
+    private static final double LEAST_MOVE = 0.5;
 
     private final String title;
     private final String unit;
@@ -25,12 +32,50 @@ enum StudyMeasure {
         return unit;
     }
 
-    /** @param heightPx of the picture */
-    OptionalDouble of(MovingPoint point, int frame, double heightPx) {
+    /** @param point as it is or smoothed @param heightPx of the picture */
+    OptionalDouble of(StudyWork.MovingTrack track, MovingPoint point, int frame, double heightPx) {
         return switch (this) {
             case SPACING -> point.spacing(frame);
-            case HEIGHT -> point.knows(frame) ? OptionalDouble.of(heightPx - point.y(frame)) : OptionalDouble.empty();
-            case ACROSS -> point.knows(frame) ? OptionalDouble.of(point.x(frame)) : OptionalDouble.empty();
+            case DIRECTION -> direction(track.smoothed(), frame);
+            case TURN -> turn(track.smoothed(), frame);
+            case HEIGHT -> known(point, frame, heightPx - point.y(frame));
+            case ACROSS -> known(point, frame, point.x(frame));
+            case LENGTH -> pair(track, frame, false);
+            case ANGLE -> pair(track, frame, true);
         };
+    }
+
+    private static OptionalDouble known(MovingPoint point, int frame, double value) {
+        return point.knows(frame) ? OptionalDouble.of(value) : OptionalDouble.empty();
+    }
+
+    private static OptionalDouble direction(MovingPoint point, int frame) {
+        return point.spacing(frame).orElse(0) < LEAST_MOVE
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(degrees(point.x(frame) - point.x(frame - 1), point.y(frame) - point.y(frame - 1)));
+    }
+
+    private static OptionalDouble turn(MovingPoint point, int frame) {
+        OptionalDouble before = direction(point, frame);
+        OptionalDouble after = direction(point, frame + 1);
+        return before.isEmpty() || after.isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Math.IEEEremainder(after.getAsDouble() - before.getAsDouble(), 360));
+    }
+
+    private static OptionalDouble pair(StudyWork.MovingTrack track, int frame, boolean angle) {
+        MovingPoint from = track.movement();
+        if (track.partner().isEmpty()
+                || !from.knows(frame)
+                || !track.partner().get().knows(frame)) {
+            return OptionalDouble.empty();
+        }
+        double x = track.partner().get().x(frame) - from.x(frame);
+        double y = track.partner().get().y(frame) - from.y(frame);
+        return OptionalDouble.of(angle ? degrees(x, y) : Math.hypot(x, y));
+    }
+
+    private static double degrees(double x, double y) {
+        return Math.toDegrees(Math.atan2(y, x));
     }
 }

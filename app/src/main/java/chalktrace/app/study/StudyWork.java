@@ -13,6 +13,8 @@ import chalktrace.core.motion.StudySettings;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.picture.PictureSource;
+import chalktrace.core.render.DrawnPath;
+import chalktrace.core.render.PairOnShot;
 import chalktrace.core.render.TrackOnShot;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Mark;
@@ -21,8 +23,10 @@ import chalktrace.media.footage.Reference;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -44,6 +48,9 @@ final class StudyWork {
     /** A proposal that was refused stays away for this shot. */
     private record Refused(int frame, MotionProposal.Kind kind) {}
 
+    /** Paths are smoothed over so many frames to each side. */
+    private static final int SMOOTHED = 2;
+
     private static final Study NOTHING = new Study(List.of(), List.of(), List.of(), List.of(), List.of());
 
     private final Session session;
@@ -56,13 +63,23 @@ final class StudyWork {
     private final ReadOnlyObjectWrapper<List<MovingTrack>> moving = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Study> study = new ReadOnlyObjectWrapper<>(NOTHING);
     private final Set<Refused> refused = new HashSet<>();
+    private final List<Drawn> drawn = new ArrayList<>();
     private Shot measuredOf;
 
     /** How often it was asked for; while a reference is dragged, only the last time counts. */
     private volatile int measurings;
 
-    /** A shown point and its movement over the shot's frames, as it is and smoothed. */
-    record MovingTrack(Track track, MovingPoint movement, MovingPoint smoothed) {}
+    /** A shown point and its movement over the shot's frames, as it is and smoothed, and that of the point that it is paired with. */
+    record MovingTrack(Track track, MovingPoint movement, MovingPoint smoothed, Optional<MovingPoint> partner) {
+
+        /** Whether it is of a drawn part, and not of footage. */
+        boolean isDrawn() {
+            return track.footage().isEmpty();
+        }
+    }
+
+    /** A drawn part whose way is shown. */
+    record Drawn(String level, String part, DrawnPath.Anchor anchor) {}
 
     StudyWork(Session session) {
         this.session = session;
@@ -70,6 +87,7 @@ final class StudyWork {
             chosen.set("");
             heldStill.set(false);
             refused.clear();
+            drawn.clear();
         });
         session.document().shownProperty().addListener(changed -> measure());
         session.footages().opened().addListener((MapChangeListener<String, Reference>) changed -> measureAnew());
@@ -157,6 +175,7 @@ final class StudyWork {
         if (measuredOf != null
                 && measuredOf.tracks() == shot.tracks()
                 && measuredOf.footage() == shot.footage()
+                && (drawn.isEmpty() || measuredOf.levels() == shot.levels())
                 && measuredOf.setup().equals(shot.setup())) {
             if (measuredOf.marks() != shot.marks() || measuredOf.guides() != shot.guides()) {
                 measuredOf = shot;
@@ -170,8 +189,9 @@ final class StudyWork {
                 .map(this::onShot)
                 .flatMap(Optional::stream)
                 .toList();
+        List<Drawn> parts = List.copyOf(drawn);
         int asked = ++measurings;
-        session.proposals().findQuietly(job -> asked == measurings ? movements(tracks) : null, found -> {
+        session.proposals().findQuietly(job -> asked == measurings ? movements(tracks, shot, parts) : null, found -> {
             if (asked == measurings && found != null) {
                 moving.set(found);
                 judge();
@@ -185,18 +205,71 @@ final class StudyWork {
                 && shot.footage(track.footage()).filter(Footage::visible).isPresent();
     }
 
-    private static List<MovingTrack> movements(List<TrackOnShot> tracks) {
+    private static List<MovingTrack> movements(List<TrackOnShot> tracks, Shot shot, List<Drawn> drawn) {
+        Map<String, MovingPoint> known = new LinkedHashMap<>();
+        tracks.forEach(
+                on -> on.movement().ifPresent(movement -> known.put(on.track().id(), movement)));
         List<MovingTrack> out = new ArrayList<>();
         for (TrackOnShot on : tracks) {
-            on.movement().ifPresent(movement -> out.add(new MovingTrack(on.track(), movement, movement.smoothed(2))));
+            MovingPoint movement = known.get(on.track().id());
+            if (movement != null) {
+                Optional<MovingPoint> partner =
+                        Optional.ofNullable(known.get(on.track().partner()));
+                out.add(new MovingTrack(on.track(), movement, movement.smoothed(SMOOTHED), partner));
+            }
+        }
+        for (Drawn part : drawn) {
+            shot.level(part.level())
+                    .flatMap(level -> DrawnPath.of(
+                            part.part(),
+                            level,
+                            part.part(),
+                            part.anchor(),
+                            shot.setup().size(),
+                            shot.setup().length()))
+                    .ifPresent(way -> out.add(new MovingTrack(
+                            drawnTrack(part, shot.tracks().size() + out.size()),
+                            way,
+                            way.smoothed(SMOOTHED),
+                            Optional.empty())));
         }
         return List.copyOf(out);
     }
 
+    /** Stands for a drawn part among the points; it is of no footage. */
+    private static Track drawnTrack(Drawn part, int color) {
+        return new Track(
+                "drawn " + part.level() + " " + part.part(),
+                part.part() + ", drawn",
+                Track.color(color),
+                true,
+                "",
+                0,
+                TrackPath.NONE);
+    }
+
+    /** The drawn parts whose ways are shown. */
+    List<Drawn> drawn() {
+        return List.copyOf(drawn);
+    }
+
+    /** Shows the way of a drawn part, or no longer. @param anchor empty to hide it */
+    void showDrawn(String level, String part, Optional<DrawnPath.Anchor> anchor) {
+        drawn.removeIf(other -> other.level().equals(level) && other.part().equals(part));
+        anchor.ifPresent(what -> drawn.add(new Drawn(level, part, what)));
+        measureAnew();
+    }
+
+    /** The point with which one is paired, as the shot shows it. */
+    Optional<PairOnShot> pair(Track track) {
+        Optional<TrackOnShot> other =
+                session.document().shown().track(track.partner()).flatMap(this::onShot);
+        return onShot(track).flatMap(on -> other.map(second -> new PairOnShot(on, second)));
+    }
+
     private void judge() {
         Shot shot = session.document().shown();
-        List<MovingPoint> points =
-                moving.get().stream().map(MovingTrack::movement).toList();
+        List<MovingPoint> points = filmed();
         if (points.isEmpty()) {
             show(NOTHING);
             return;
@@ -211,10 +284,18 @@ final class StudyWork {
                         .mapToDouble(guide -> guide.point(0).y())
                         .findFirst());
         session.proposals().findQuietly(job -> Study.of(points, 0, last, settings), found -> {
-            if (points.equals(moving.get().stream().map(MovingTrack::movement).toList())) {
+            if (points.equals(filmed())) {
                 show(found);
             }
         });
+    }
+
+    /** Proposals are made from the footage; drawings follow them. */
+    private List<MovingPoint> filmed() {
+        return moving.get().stream()
+                .filter(track -> !track.isDrawn())
+                .map(MovingTrack::movement)
+                .toList();
     }
 
     private void show(Study found) {

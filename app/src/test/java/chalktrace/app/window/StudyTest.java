@@ -5,26 +5,37 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.TrackEdits;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.testing.MovingClip;
+import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.testing.TexturedClips;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -162,6 +173,86 @@ class StudyTest {
         assertThat(shot()).isSameAs(before);
         fire(robot, "hold-still");
         assertThat(onScreen(26).distance(at)).isGreaterThan(20);
+    }
+
+    /** Two points of which the second goes round the first and away from it, by 4 degrees and one part in fifty a frame. */
+    private static List<Track> pair() {
+        List<TrackPath.Place> first = new ArrayList<>();
+        List<TrackPath.Place> second = new ArrayList<>();
+        for (int n = 0; n < FRAMES; n++) {
+            double x = 100 + 2 * n;
+            double length = 40 * (1 + n / 50.0);
+            first.add(TrackPath.Place.byHand(n, x, 90));
+            second.add(TrackPath.Place.byHand(
+                    n, x + length * Math.cos(Math.toRadians(4 * n)), 90 + length * Math.sin(Math.toRadians(4 * n))));
+        }
+        Track shoulder =
+                new Track("track-1", "shoulder", Track.color(0), true, "footage-1", 0, TrackPath.of(first, List.of()));
+        Track hand =
+                new Track("track-2", "hand", Track.color(1), true, "footage-1", 0, TrackPath.of(second, List.of()));
+        return List.of(shoulder, hand);
+    }
+
+    private Point2D onScreen(Track track, int frame) {
+        TrackPath.Place place = track.path().at(frame).orElseThrow();
+        return window.onScreen(place.x(), place.y());
+    }
+
+    @Test
+    void aPairHoldsTheViewStillInTurnAndSizeToo(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.STUDY);
+            window.session.document().apply(TrackEdits.add(pair()));
+        });
+        go(10);
+        robot.clickOn("shoulder");
+        window.await(() -> robot.lookup("#second-point").tryQuery().isPresent());
+        ComboBox<?> second = robot.lookup("#second-point").queryComboBox();
+        robot.interact(() -> second.getSelectionModel().select(1));
+        assertThat(track().partner()).isEqualTo("track-2");
+        window.awaitSettled();
+        fire(robot, "hold-still");
+        Point2D shoulder = onScreen(shot().tracks().get(0), 10);
+        Point2D hand = onScreen(shot().tracks().get(1), 10);
+        for (int frame = 11; frame <= 30; frame++) {
+            go(frame);
+        }
+        assertThat(onScreen(shot().tracks().get(0), 30).distance(shoulder)).isLessThan(2);
+        assertThat(onScreen(shot().tracks().get(1), 30).distance(hand)).isLessThan(2.5);
+        robot.interact(() -> window.session.document().apply(TrackEdits.remove("track-2")));
+        assertThat(track().partner()).isEmpty();
+    }
+
+    @Test
+    void aDrawnPartShowsItsWayBesideTheFilmedOneAndIsMeasured(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.STUDY);
+            window.session.document().apply(TrackEdits.add(pair()));
+            window.session
+                    .document()
+                    .apply(new Edit(
+                            "draw",
+                            shot -> shot.withLevels(List.of(Level.empty("level-1", "rough")
+                                    .with(new Drawing(
+                                            1,
+                                            List.of(Shots.line(100, 50, 140, 50).withPart("arm"))))
+                                    .with(Exposures.of(new Exposure(0, FRAMES, 1, Placement.AS_IS)))))));
+        });
+        go(0);
+        window.await(() -> robot.lookup("#drawn-arm").tryQuery().isPresent());
+        ComboBox<?> arm = robot.lookup("#drawn-arm").queryComboBox();
+        robot.interact(() -> arm.getSelectionModel().select(1));
+        int high = shot().setup().size().height() - 50;
+        window.await(
+                () -> robot
+                        .from(robot.lookup("#measures").queryAll())
+                        .lookup(Label.class::isInstance)
+                        .queryAllAs(Label.class)
+                        .stream()
+                        .anyMatch(label -> label.getText().startsWith("arm, drawn: ")
+                                && label.getText().contains(high + ".0 px high")));
     }
 
     @Test

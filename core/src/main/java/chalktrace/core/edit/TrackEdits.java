@@ -80,6 +80,7 @@ public final class TrackEdits {
                 "remove a tracked point",
                 shot -> shot.withTracks(shot.tracks().stream()
                         .filter(track -> !track.id().equals(id))
+                        .map(track -> track.partner().equals(id) ? track.withPartner("") : track)
                         .toList()));
     }
 }

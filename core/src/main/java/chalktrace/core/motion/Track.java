@@ -7,9 +7,18 @@ import chalktrace.core.picture.Rgb;
  * however the footage is placed and timed in the shot.
  *
  * @param footage the id of the footage
+ * @param partner the id of a second point, with which it tells turn and size; empty for none
  * @param radius of what is looked at around it, in px of the source; 0 for the usual
  */
-public record Track(String id, String name, Rgb color, boolean visible, String footage, double radius, TrackPath path) {
+public record Track(
+        String id,
+        String name,
+        Rgb color,
+        boolean visible,
+        String footage,
+        double radius,
+        TrackPath path,
+        String partner) {
 
     /** Told apart on any footage: light, far from each other in hue, and from the accent. */
     private static final Rgb[] COLORS = {
@@ -20,6 +29,11 @@ public record Track(String id, String name, Rgb color, boolean visible, String f
         new Rgb(0xC9, 0xB2, 0xFF),
         new Rgb(0x7C, 0xF0, 0xC0)
     };
+
+    /** Alone, without a second point. */
+    public Track(String id, String name, Rgb color, boolean visible, String footage, double radius, TrackPath path) {
+        this(id, name, color, visible, footage, radius, path, "");
+    }
 
     /** @throws IllegalArgumentException when the radius is no size */
     public Track {
@@ -34,14 +48,19 @@ public record Track(String id, String name, Rgb color, boolean visible, String f
     }
 
     public Track withPath(TrackPath other) {
-        return new Track(id, name, color, visible, footage, radius, other);
+        return new Track(id, name, color, visible, footage, radius, other, partner);
     }
 
     public Track withName(String other) {
-        return new Track(id, other, color, visible, footage, radius, path);
+        return new Track(id, other, color, visible, footage, radius, path, partner);
+    }
+
+    /** Paired with a second point. @param other its id; empty for none */
+    public Track withPartner(String other) {
+        return new Track(id, name, color, visible, footage, radius, path, other);
     }
 
     public Track withVisible(boolean shown) {
-        return new Track(id, name, color, shown, footage, radius, path);
+        return new Track(id, name, color, shown, footage, radius, path, partner);
     }
 }

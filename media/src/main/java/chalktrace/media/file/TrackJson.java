@@ -20,6 +20,9 @@ final class TrackJson {
                 .put("visible", track.visible())
                 .put("footage", track.footage())
                 .put("radius", track.radius());
+        if (!track.partner().isEmpty()) {
+            to.put("partner", track.partner());
+        }
         List<TrackPath.Place> places = track.path().places();
         ShotJson.numbers(to, "pictures", places, TrackPath.Place::picture);
         ShotJson.numbers(to, "x", places, TrackPath.Place::x);
@@ -64,7 +67,8 @@ final class TrackJson {
                 f.flag("visible"),
                 f.text("footage"),
                 f.number("radius"),
-                TrackPath.of(places, lost));
+                TrackPath.of(places, lost),
+                f.has("partner") ? f.text("partner") : "");
     }
 
     private static TrackPath.Origin origin(String word) {

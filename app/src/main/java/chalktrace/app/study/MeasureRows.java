@@ -1,0 +1,105 @@
+package chalktrace.app.study;
+
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.core.motion.MotionProposal;
+import chalktrace.core.motion.MovingPoint;
+import chalktrace.core.motion.Walk;
+import chalktrace.core.shot.ShotSetup;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.StringJoiner;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+
+/** What the shown points measure on the frame at the gate, and what their contacts say of a walk. */
+final class MeasureRows extends VBox {
+
+    private final StudyWork work;
+    private final VBox values = new VBox(2);
+
+    MeasureRows(StudyWork work) {
+        super(6);
+        this.work = work;
+        setId("measures");
+        getChildren().addAll(Rows.section("Measures"), values);
+        Refresh.on(
+                this,
+                this::show,
+                work.movingProperty(),
+                work.chosenProperty(),
+                work.studyProperty(),
+                work.session().transport().frameProperty());
+    }
+
+    private void show() {
+        int frame = work.session().transport().frame();
+        ShotSetup setup = work.session().document().shown().setup();
+        List<Label> rows = new ArrayList<>();
+        for (StudyWork.MovingTrack track : work.movingProperty().get()) {
+            String words = words(track, frame, setup.size().height());
+            rows.add(Rows.hint(track.track().name() + ": " + (words.isEmpty() ? "not known here" : words)));
+        }
+        walk(setup).ifPresent(words -> rows.add(Rows.hint(words)));
+        if (rows.isEmpty()) {
+            rows.add(Rows.hint("Heights, spacing, angles and steps stand here once a point is tracked."));
+        }
+        values.getChildren().setAll(rows);
+    }
+
+    private static String words(StudyWork.MovingTrack track, int frame, int height) {
+        StringJoiner out = new StringJoiner(", ");
+        add(out, "moves %.1f px", StudyMeasure.SPACING, track, frame, height);
+        add(out, "towards %.0f\u00b0", StudyMeasure.DIRECTION, track, frame, height);
+        add(out, "%.1f px high", StudyMeasure.HEIGHT, track, frame, height);
+        add(out, "%.1f px to its second", StudyMeasure.LENGTH, track, frame, height);
+        add(out, "at %.1f\u00b0", StudyMeasure.ANGLE, track, frame, height);
+        return out.toString();
+    }
+
+    private static void add(
+            StringJoiner to, String words, StudyMeasure measure, StudyWork.MovingTrack track, int frame, int height) {
+        measure.of(track, track.movement(), frame, height)
+                .ifPresent(value -> to.add(String.format(Locale.ROOT, words, value)));
+    }
+
+    /** Feet are the points that have contacts; the body is the chosen one, where it is none of them, or the first other. */
+    private Optional<String> walk(ShotSetup setup) {
+        List<StudyWork.MovingTrack> tracks = work.movingProperty().get();
+        List<Walk.Contact> contacts = new ArrayList<>();
+        for (MotionProposal contact : work.studyProperty().get().contacts()) {
+            tracks.stream()
+                    .filter(track -> contact.points().contains(track.track().name()))
+                    .filter(track -> track.movement().knows(contact.frame()))
+                    .forEach(track -> contacts.add(new Walk.Contact(contact.frame(), track.movement())));
+        }
+        Walk walk = Walk.of(contacts, body(tracks, contacts), setup.rate());
+        StringJoiner out = new StringJoiner(", ");
+        say(out, "step %.0f px", walk.stepPx());
+        say(out, "stride %.0f px", walk.stridePx());
+        say(out, "%.0f steps a minute", walk.cadence());
+        say(out, "bounce %.1f px", walk.bouncePx());
+        return out.length() == 0
+                ? Optional.empty()
+                : Optional.of("Walk of " + walk.contacts().size() + " contacts: " + out);
+    }
+
+    private Optional<MovingPoint> body(List<StudyWork.MovingTrack> tracks, List<Walk.Contact> contacts) {
+        List<StudyWork.MovingTrack> others = tracks.stream()
+                .filter(track -> !track.isDrawn())
+                .filter(track -> contacts.stream().noneMatch(contact -> contact.foot() == track.movement()))
+                .toList();
+        return others.stream()
+                .filter(track -> track.track().id().equals(work.chosenProperty().get()))
+                .findFirst()
+                .or(() -> others.stream().findFirst())
+                .map(StudyWork.MovingTrack::movement);
+    }
+
+    private static void say(StringJoiner to, String words, OptionalDouble value) {
+        value.ifPresent(v -> to.add(String.format(Locale.ROOT, words, v)));
+    }
+}
