@@ -38,6 +38,8 @@ final class PacketIndex {
 
     static final long UNKNOWN = Long.MIN_VALUE;
 
+    private static final double LONG_BEFORE_SECONDS = 0.5;
+
     private final List<Packet> packets;
     private final int[] packetOfPicture;
     private final int[] pictureOfPacket;
@@ -69,15 +71,48 @@ final class PacketIndex {
         this.times = times(unit, pictureSeconds);
     }
 
-    /** An index from the packets' own times. */
+    /** An index from the packets' own times. Where they start again, as in files that were joined, they go on instead. */
     static PacketIndex fromTimes(List<Packet> packets, double unit, double pictureSeconds) {
+        List<Packet> timed = goingOn(packets, unit, pictureSeconds);
         int[] order = IntStream.range(0, packets.size())
                 .filter(p -> !packets.get(p).discarded())
                 .boxed()
-                .sorted(Comparator.comparingLong(p -> packets.get(p).seen()))
+                .sorted(Comparator.comparingLong(p -> timed.get(p).seen()))
                 .mapToInt(Integer::intValue)
                 .toArray();
-        return new PacketIndex(packets, order, unit, pictureSeconds);
+        return new PacketIndex(packets, timed, order, unit, pictureSeconds);
+    }
+
+    private static List<Packet> goingOn(List<Packet> packets, double unit, double pictureSeconds) {
+        List<Packet> out = new ArrayList<>(packets);
+        long picture = Math.max(1, Math.round(pictureSeconds / unit));
+        long latest = UNKNOWN;
+        long shift = 0;
+        for (int p = 0; p < packets.size(); p++) {
+            if (p > 0 && startsAgain(packets.get(p - 1), packets.get(p), unit)) {
+                shift = latest + picture - earliest(packets, p, unit);
+            }
+            long seen = packets.get(p).seen() + shift;
+            latest = Math.max(latest, seen);
+            out.set(p, packets.get(p).seenAt(seen));
+        }
+        return out;
+    }
+
+    /** Decoding only goes on in time; a key that is decoded long before the packet in front of it begins another recording. */
+    private static boolean startsAgain(Packet before, Packet packet, double unit) {
+        return packet.key()
+                && before.decoded() != UNKNOWN
+                && packet.decoded() != UNKNOWN
+                && (before.decoded() - packet.decoded()) * unit > LONG_BEFORE_SECONDS;
+    }
+
+    private static long earliest(List<Packet> packets, int from, double unit) {
+        long earliest = packets.get(from).seen();
+        for (int p = from + 1; p < packets.size() && !startsAgain(packets.get(p - 1), packets.get(p), unit); p++) {
+            earliest = Math.min(earliest, packets.get(p).seen());
+        }
+        return earliest;
     }
 
     /**

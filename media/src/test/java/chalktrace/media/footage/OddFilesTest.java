@@ -2,6 +2,7 @@ package chalktrace.media.footage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
 import chalktrace.core.picture.Picture;
@@ -52,6 +53,21 @@ class OddFilesTest {
                 Picture picture = clip.picture(n);
                 assertThat(picture.size()).isEqualTo(n < 24 ? Clips.SIZE : new PictureSize(704, 192));
                 assertThat(clip.doubt(n).isPresent()).isEqualTo(n >= 24);
+            }
+        }
+    }
+
+    /** Two recordings written one behind the other, each with times from its own start. */
+    @Test
+    void recordingsThatWereJoinedFollowEachOther() throws Exception {
+        byte[] one = Files.readAllBytes(clip("h264.ts"));
+        byte[] joined = Arrays.copyOf(one, 2 * one.length);
+        System.arraycopy(one, 0, joined, one.length, one.length);
+        try (VideoClip clip = VideoClip.open(Files.write(folder.resolve("joined.ts"), joined))) {
+            assertThat(clip.times().count()).isEqualTo(96);
+            for (int n : new int[] {0, 1, 30, 47, 48, 49, 95, 60, 20, 47, 48}) {
+                assertThat(Clips.number(clip.picture(n))).as("picture " + n).isEqualTo(n % 48);
+                assertThat(clip.times().seconds(n)).isCloseTo(n / 24.0, within(0.002));
             }
         }
     }
