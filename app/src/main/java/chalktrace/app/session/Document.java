@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BinaryOperator;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -33,6 +34,7 @@ public final class Document {
     private ShotFile file = ShotFile.fresh();
     private Optional<ShotLock> lock = Optional.empty();
     private final Notices notices;
+    private final List<BinaryOperator<Shot>> followers = new ArrayList<>();
     private Shot saved;
     private Shot looked;
 
@@ -138,8 +140,21 @@ public final class Document {
             notices.say("Previewing, not imported: import it or cancel to change the shot.");
             return;
         }
-        history.apply(edit);
+        history.apply(followers.isEmpty() ? edit : new Edit(edit.name(), shot -> followed(shot, edit)));
         update();
+    }
+
+    private Shot followed(Shot before, Edit edit) {
+        Shot after = edit.change().apply(before);
+        for (BinaryOperator<Shot> follower : followers) {
+            after = follower.apply(before, after);
+        }
+        return after;
+    }
+
+    /** Lets what hangs on other things follow each edit, in the same step of the history. @param follower given the shot before and after, gives what comes of it */
+    public void follow(BinaryOperator<Shot> follower) {
+        followers.add(follower);
     }
 
     /** Shows what an edit would do; the next edit, or null, ends it. */

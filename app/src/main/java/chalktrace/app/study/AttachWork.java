@@ -3,6 +3,7 @@ package chalktrace.app.study;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.MouthLevels;
 import chalktrace.core.edit.TrackEdits;
+import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
@@ -23,6 +24,29 @@ final class AttachWork {
         this.session = work.session();
     }
 
+    /** Places what is attached anew where its point, or the footage of that, was changed. */
+    static void follow(StudyWork work) {
+        work.session().document().follow((before, after) -> {
+            Shot out = after;
+            for (Track track : after.tracks()) {
+                if (!track.attached().isEmpty() && hasMoved(before, after, track)) {
+                    for (Attached held : track.attached()) {
+                        out = TrackEdits.placed(out, held, work.moves(after, track, held.frame(), held.turning()));
+                    }
+                }
+            }
+            return out;
+        });
+    }
+
+    private static boolean hasMoved(Shot before, Shot after, Track track) {
+        return before.tracks() != after.tracks()
+                        && (!before.track(track.id()).equals(Optional.of(track))
+                                || !before.track(track.partner()).equals(after.track(track.partner())))
+                || before.footage() != after.footage()
+                        && !before.footage(track.footage()).equals(after.footage(track.footage()));
+    }
+
     /** Lets the current level's drawing go along with a point, from the frame on and back, for as long as it is shown. */
     void attachDrawing(Track track, boolean turning) {
         int frame = session.transport().frame();
@@ -36,7 +60,7 @@ final class AttachWork {
                 .flatMap(l -> l.exposures().at(frame))
                 .isPresent();
         if (shown) {
-            session.document().apply(TrackEdits.attach(level, frame, moves.get()));
+            session.document().apply(TrackEdits.attach(track.id(), level, frame, turning, moves.get()));
         } else {
             session.notices().problem("The current level shows no drawing on this frame. Draw one, or go to one.");
         }
@@ -69,10 +93,8 @@ final class AttachWork {
 
     /** What has happened to a point since the frame; empty, and said, where it is not known there. */
     private Optional<NavigableMap<Integer, Placement>> moves(Track track, boolean turning) {
-        Optional<NavigableMap<Integer, Placement>> moves = work.onShot(track)
-                .map(on -> turning && work.pair(track).isPresent()
-                        ? work.pair(track).get().movesSince(session.transport().frame())
-                        : on.movesSince(session.transport().frame(), turning))
+        Optional<NavigableMap<Integer, Placement>> moves = Optional.of(work.moves(
+                        session.document().shown(), track, session.transport().frame(), turning))
                 .filter(m -> !m.isEmpty());
         if (moves.isEmpty()) {
             session.notices().problem(track.name() + " is not known on this frame. Go to one on its path.");

@@ -5,8 +5,12 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.TrackEdits;
+import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -132,8 +136,23 @@ final class PointRows extends VBox {
                 "take the arc and the timing chart of in-betweens from this point",
                 () -> attach.chart(track));
         chart.setId("chart-from-point");
+        track.attached().forEach(held -> out.getChildren().add(attachedRow(track, held)));
         out.getChildren().addAll(second(track), new HBox(8, drawing, mouths), turning, chart);
         return out;
+    }
+
+    private HBox attachedRow(Track track, Attached held) {
+        Shot shot = work.session().shot();
+        Label words =
+                Rows.quiet("Moves " + shot.level(held.level()).map(Level::name).orElse("a level that is gone")
+                        + ", drawing " + held.drawing());
+        Button detach = Buttons.icon(Icons.CLOSE, "detach the drawing: it stays where it is", () -> work.session()
+                .document()
+                .apply(TrackEdits.detach(track.id(), held)));
+        detach.setId("detach-" + held.drawing());
+        HBox row = new HBox(8, words, Rows.space(), detach);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
     }
 
     /** Another point, with which this one tells turn and size. */

@@ -18,6 +18,7 @@ import chalktrace.core.render.PairOnShot;
 import chalktrace.core.render.TrackOnShot;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.footage.Reference;
 import java.awt.geom.Point2D;
@@ -27,8 +28,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
@@ -94,6 +97,7 @@ final class StudyWork {
         session.view().stepProperty().addListener(changed -> showOnBench());
         coarse.addListener(changed -> judge());
         limit.addListener(changed -> judge());
+        AttachWork.follow(this);
         measure();
     }
 
@@ -146,8 +150,7 @@ final class StudyWork {
 
     /** A point as the shot shows it; empty while its footage is not open. */
     Optional<TrackOnShot> onShot(Track track) {
-        Shot shot = session.document().shown();
-        return shot.footage(track.footage()).flatMap(clip -> onShot(shot, clip, track));
+        return onShot(session.document().shown(), track);
     }
 
     /** As {@link #onShot(Track)}, of a point that the shot may not have yet. */
@@ -262,9 +265,27 @@ final class StudyWork {
 
     /** The point with which one is paired, as the shot shows it. */
     Optional<PairOnShot> pair(Track track) {
-        Optional<TrackOnShot> other =
-                session.document().shown().track(track.partner()).flatMap(this::onShot);
-        return onShot(track).flatMap(on -> other.map(second -> new PairOnShot(on, second)));
+        return pair(session.document().shown(), track);
+    }
+
+    private Optional<PairOnShot> pair(Shot shot, Track track) {
+        return onShot(shot, track).flatMap(on -> shot.track(track.partner())
+                .flatMap(other -> onShot(shot, other))
+                .map(second -> new PairOnShot(on, second)));
+    }
+
+    private Optional<TrackOnShot> onShot(Shot shot, Track track) {
+        return shot.footage(track.footage()).flatMap(clip -> onShot(shot, clip, track));
+    }
+
+    /** What has happened to a point since a frame, as what lies on it has to be moved; empty where it is not known on that frame. */
+    NavigableMap<Integer, Placement> moves(Shot shot, Track track, int frame, boolean turning) {
+        return Optional.of(track)
+                .filter(point -> turning)
+                .flatMap(point -> pair(shot, point))
+                .map(pair -> pair.movesSince(frame))
+                .or(() -> onShot(shot, track).map(on -> on.movesSince(frame, turning)))
+                .orElseGet(TreeMap::new);
     }
 
     private void judge() {

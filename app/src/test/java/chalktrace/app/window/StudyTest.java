@@ -224,6 +224,59 @@ class StudyTest {
         assertThat(track().partner()).isEmpty();
     }
 
+    private double placed(int frame) {
+        return shot().levels()
+                .get(0)
+                .exposures()
+                .at(frame)
+                .orElseThrow()
+                .placement()
+                .x();
+    }
+
+    /** Attached on one frame, the drawing goes along, also when the point is put right, when the footage is moved, and back when that is undone. */
+    @Test
+    void anAttachedDrawingFollowsThePointWhenThatIsPutRight(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.STUDY);
+            window.session.document().apply(TrackEdits.add(pair()));
+            window.session
+                    .document()
+                    .apply(new Edit(
+                            "draw",
+                            shot -> shot.withLevels(List.of(Level.empty("level-1", "rough")
+                                    .with(new Drawing(1, List.of(Shots.line(100, 50, 140, 50))))
+                                    .with(Exposures.of(new Exposure(0, FRAMES, 1, Placement.AS_IS)))))));
+            window.session.selection().levelProperty().set("level-1");
+        });
+        go(10);
+        robot.clickOn("shoulder");
+        fire(robot, "attach-drawing");
+        assertThat(placed(10)).isZero();
+        assertThat(placed(20)).isCloseTo(20, within(1e-6));
+        robot.interact(() -> window.session
+                .document()
+                .apply(TrackEdits.change(
+                        "correct",
+                        "track-1",
+                        track -> track.withPath(track.path().with(TrackPath.Place.byHand(20, 155, 90))))));
+        assertThat(placed(20)).as("put right by 15 px").isCloseTo(35, within(1e-6));
+        assertThat(placed(21)).isCloseTo(22, within(1e-6));
+        undo(robot);
+        assertThat(placed(20)).as("one step of the history").isCloseTo(20, within(1e-6));
+        robot.interact(() -> window.session
+                .document()
+                .apply(ReferenceEdits.change(
+                        "scale", "footage-1", clip -> clip.withPlacement(Placement.AS_IS.withScale(2)))));
+        assertThat(placed(20)).isCloseTo(40, within(1e-6));
+        fire(robot, "detach-1");
+        robot.interact(() -> window.session
+                .document()
+                .apply(ReferenceEdits.change("scale", "footage-1", clip -> clip.withPlacement(Placement.AS_IS))));
+        assertThat(placed(20)).isCloseTo(40, within(1e-6));
+    }
+
     @Test
     void aDrawnPartShowsItsWayBesideTheFilmedOneAndIsMeasured(FxRobot robot) {
         window.open(shotFile);

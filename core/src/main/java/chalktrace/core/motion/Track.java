@@ -1,12 +1,14 @@
 package chalktrace.core.motion;
 
 import chalktrace.core.picture.Rgb;
+import java.util.List;
 
 /**
  * A point of footage that is followed. Its path lies on the pictures of the source, in px of the source as it is seen, so that it stays right
  * however the footage is placed and timed in the shot.
  *
  * @param footage the id of the footage
+ * @param attached drawings that go along with it
  * @param partner the id of a second point, with which it tells turn and size; empty for none
  * @param radius of what is looked at around it, in px of the source; 0 for the usual
  */
@@ -18,7 +20,8 @@ public record Track(
         String footage,
         double radius,
         TrackPath path,
-        String partner) {
+        String partner,
+        List<Attached> attached) {
 
     /** Told apart on any footage: light, far from each other in hue, and from the accent. */
     private static final Rgb[] COLORS = {
@@ -32,7 +35,7 @@ public record Track(
 
     /** Alone, without a second point. */
     public Track(String id, String name, Rgb color, boolean visible, String footage, double radius, TrackPath path) {
-        this(id, name, color, visible, footage, radius, path, "");
+        this(id, name, color, visible, footage, radius, path, "", List.of());
     }
 
     /** @throws IllegalArgumentException when the radius is no size */
@@ -40,6 +43,7 @@ public record Track(
         if (!(radius >= 0 && radius <= 10_000)) {
             throw new IllegalArgumentException("The radius of a point is 0 to 10000 px.");
         }
+        attached = List.copyOf(attached);
     }
 
     /** The colour of the n-th point, in turn. */
@@ -48,19 +52,23 @@ public record Track(
     }
 
     public Track withPath(TrackPath other) {
-        return new Track(id, name, color, visible, footage, radius, other, partner);
+        return new Track(id, name, color, visible, footage, radius, other, partner, attached);
     }
 
     public Track withName(String other) {
-        return new Track(id, other, color, visible, footage, radius, path, partner);
+        return new Track(id, other, color, visible, footage, radius, path, partner, attached);
     }
 
     /** Paired with a second point. @param other its id; empty for none */
     public Track withPartner(String other) {
-        return new Track(id, name, color, visible, footage, radius, path, other);
+        return new Track(id, name, color, visible, footage, radius, path, other, attached);
+    }
+
+    public Track withAttached(List<Attached> others) {
+        return new Track(id, name, color, visible, footage, radius, path, partner, others);
     }
 
     public Track withVisible(boolean shown) {
-        return new Track(id, name, color, shown, footage, radius, path, partner);
+        return new Track(id, name, color, shown, footage, radius, path, partner, attached);
     }
 }

@@ -1,6 +1,7 @@
 package chalktrace.core.shot;
 
 import chalktrace.core.guide.Guide;
+import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -179,8 +180,20 @@ public record Shot(
             parts.speech = speech.moved(change).orElse(speech);
             parts.cues = FrameChanges.moved(cues, change);
             parts.marks = FrameChanges.moved(marks, change);
+            parts.tracks = tracks.stream().map(track -> moved(track, change)).toList();
         });
         return Showings.settled(this, out, change);
+    }
+
+    /** The path of a point lies on its source's pictures, and stays; what goes along with it lies on frames of its level. */
+    private static Track moved(Track track, FrameChange change) {
+        List<Attached> attached = track.attached().stream()
+                .filter(held -> !change.reach().covers(Optional.of(held.level())) || !change.removes(held.frame()))
+                .map(held -> change.reach().covers(Optional.of(held.level()))
+                        ? held.withFrame(change.frame(held.frame()))
+                        : held)
+                .toList();
+        return attached.equals(track.attached()) ? track : track.withAttached(attached);
     }
 
     /** An id that nothing in the shot has, such as "level-3" for "level". */

@@ -3,7 +3,9 @@ package chalktrace.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.edit.ShotTimingEdits;
 import chalktrace.core.edit.TrackEdits;
+import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
@@ -96,7 +98,7 @@ class TrackOnShotTest {
                         Shots.LEVEL,
                         level -> level.with(
                                 level.exposures().with(new Exposure(4, 9, 1, Placement.AS_IS.withPosition(3, 1)))));
-        Shot after = Shots.after(shot, TrackEdits.attach(Shots.LEVEL, 8, on.movesSince(8, false)));
+        Shot after = Shots.after(shot, TrackEdits.attach("t", Shots.LEVEL, 8, false, on.movesSince(8, false)));
         Exposures exposures = Shots.level(after).exposures();
         Point2D moved = on.at(10).orElseThrow();
         assertThat(exposures.at(8).orElseThrow().placement()).isEqualTo(Placement.AS_IS.withPosition(3, 1));
@@ -109,5 +111,51 @@ class TrackOnShotTest {
                 .isEqualTo(exposures.at(11).orElseThrow().placement());
         assertThat(exposures.at(4).orElseThrow().placement())
                 .isEqualTo(exposures.at(8).orElseThrow().placement());
+    }
+
+    /** Placed once more by a point that was put right, it lies as if it had been attached to that from the start; elsewhere nothing changes. */
+    @Test
+    void anAttachedDrawingIsPlacedAnewFromWhereItWasPutByHand() {
+        TrackOnShot on = on(clip());
+        TrackOnShot right = new TrackOnShot(
+                on.shot(),
+                on.footage(),
+                TIMES,
+                SEEN,
+                on.track().withPath(on.track().path().with(TrackPath.Place.byHand(3, 30, 5))));
+        Shot shot = Shots.showing(new Exposure(4, 9, 1, Placement.AS_IS), new Exposure(20, 4, 2, Placement.AS_IS))
+                .withFootage(List.of(clip()))
+                .withTracks(List.of(on.track()));
+        Shot wrong = Shots.after(shot, TrackEdits.attach("t", Shots.LEVEL, 8, false, on.movesSince(8, false)));
+        Attached held = wrong.tracks().get(0).attached().get(0);
+        assertThat(held).isEqualTo(new Attached(Shots.LEVEL, 1, 8, false));
+        Shot anew = TrackEdits.placed(wrong, held, right.movesSince(8, false));
+        Shot fresh = Shots.after(shot, TrackEdits.attach("t", Shots.LEVEL, 8, false, right.movesSince(8, false)));
+        assertThat(Shots.level(anew)).isEqualTo(Shots.level(fresh)).isNotEqualTo(Shots.level(wrong));
+        assertThat(TrackEdits.placed(wrong, new Attached(Shots.LEVEL, 2, 8, false), right.movesSince(8, false)))
+                .as("another drawing shows there")
+                .isSameAs(wrong);
+        assertThat(Shots.after(wrong, TrackEdits.detach("t", held))
+                        .tracks()
+                        .get(0)
+                        .attached())
+                .isEmpty();
+    }
+
+    @Test
+    void aDrawingGoesAlongWithOnePointAndItsFrameMovesWithItsLevel() {
+        TrackOnShot on = on(clip());
+        Track other =
+                new Track("u", "u", Rgb.WHITE, true, clip().id(), 0, on.track().path());
+        Shot shot = Shots.showing(new Exposure(4, 9, 1, Placement.AS_IS))
+                .withFootage(List.of(clip()))
+                .withTracks(List.of(on.track(), other));
+        Shot both = Shots.after(
+                shot,
+                TrackEdits.attach("t", Shots.LEVEL, 8, false, on.movesSince(8, false)),
+                TrackEdits.attach("u", Shots.LEVEL, 9, true, on.movesSince(9, true)),
+                ShotTimingEdits.insertFrames(2, 3, new ShotTimingEdits.Along(true, true)));
+        assertThat(both.tracks().get(0).attached()).isEmpty();
+        assertThat(both.tracks().get(1).attached()).containsExactly(new Attached(Shots.LEVEL, 1, 12, true));
     }
 }

@@ -1,5 +1,6 @@
 package chalktrace.media.file;
 
+import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.picture.Rgb;
@@ -22,6 +23,12 @@ final class TrackJson {
                 .put("radius", track.radius());
         if (!track.partner().isEmpty()) {
             to.put("partner", track.partner());
+        }
+        if (!track.attached().isEmpty()) {
+            ShotJson.each(to, "attached", track.attached(), (held, h) -> h.put("level", held.level())
+                    .put("drawing", held.drawing())
+                    .put("frame", held.frame())
+                    .put("turning", held.turning()));
         }
         List<TrackPath.Place> places = track.path().places();
         ShotJson.numbers(to, "pictures", places, TrackPath.Place::picture);
@@ -68,7 +75,13 @@ final class TrackJson {
                 f.text("footage"),
                 f.number("radius"),
                 TrackPath.of(places, lost),
-                f.has("partner") ? f.text("partner") : "");
+                f.has("partner") ? f.text("partner") : "",
+                !f.has("attached")
+                        ? List.of()
+                        : f.list(
+                                "attached",
+                                item -> item.make(h -> new Attached(
+                                        h.text("level"), h.whole("drawing"), h.whole("frame"), h.flag("turning")))));
     }
 
     private static TrackPath.Origin origin(String word) {

@@ -4,6 +4,7 @@ import chalktrace.core.edit.SpeechEdits;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.guide.Guide;
+import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.PointTracker;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
@@ -156,7 +157,9 @@ public final class FullShot {
                                         new TrackPath.Place(
                                                 4, 0.1 + 0.2, 5, 1.25, -33.5, 0.75, TrackPath.Origin.FOLLOWED),
                                         new TrackPath.Place(7, 12, 13, 1, 0, 0, TrackPath.Origin.GUESSED)),
-                                List.of(new TrackPath.Lost(8, PointTracker.LEFT))))));
+                                List.of(new TrackPath.Lost(8, PointTracker.LEFT))),
+                        "track-2",
+                        List.of(new Attached("level-1", 2, 5, true)))));
         Shot spoken = SpeechEdits.addWord(new Word("word-1", "now", 0.1, 0.45).withSpeaker("Ada"))
                 .change()
                 .apply(shot);
