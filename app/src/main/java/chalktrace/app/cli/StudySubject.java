@@ -9,7 +9,7 @@ import chalktrace.core.render.TrackOnShot;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.UnreadableException;
-import chalktrace.media.file.PointsCsv;
+import chalktrace.media.file.PointFiles;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
@@ -46,7 +46,7 @@ record StudySubject(
                         height,
                         OptionalDouble.empty());
             }
-            return given(PointsCsv.read(table), height, table, count);
+            return given(PointFiles.read(table), height, table, count);
         }
     }
 
@@ -54,7 +54,7 @@ record StudySubject(
         Shot shot = ShotFile.open(file).shot();
         StudySubject found = table != null
                 ? given(
-                        PointsCsv.read(table),
+                        PointFiles.read(table),
                         shot.setup().size().height(),
                         table,
                         shot.setup().length())

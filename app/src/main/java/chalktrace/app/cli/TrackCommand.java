@@ -4,7 +4,7 @@ import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.motion.Tracking;
 import chalktrace.media.UnwritableException;
-import chalktrace.media.file.PointsCsv;
+import chalktrace.media.file.PointFiles;
 import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -172,7 +172,7 @@ final class TrackCommand implements Callable<Integer> {
             named.add(MovingPoint.of("point " + (i + 1), paths.get(i)));
         }
         try {
-            Files.writeString(csv, PointsCsv.write(named));
+            Files.writeString(csv, PointFiles.text(csv, named));
         } catch (IOException e) {
             throw UnwritableException.of(csv, "written", "Choose another place for it.", e);
         }

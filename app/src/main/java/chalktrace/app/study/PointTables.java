@@ -10,7 +10,7 @@ import chalktrace.core.render.TrackOnShot;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.UnwritableException;
-import chalktrace.media.file.PointsCsv;
+import chalktrace.media.file.PointFiles;
 import java.awt.geom.Point2D;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -54,7 +54,7 @@ final class PointTables {
         files.saveTable(work.session().shot().name() + "-points.csv").ifPresent(file -> work.session()
                 .proposals()
                 .findQuietly(
-                        job -> written(PointsCsv.write(points), file),
+                        job -> written(PointFiles.text(file, points), file),
                         done -> work.session().notices().say(done.getFileName() + " is written.")));
     }
 
@@ -82,7 +82,7 @@ final class PointTables {
 
     private void read() {
         files.openTable()
-                .ifPresent(file -> work.session().proposals().findQuietly(job -> PointsCsv.read(file), this::add));
+                .ifPresent(file -> work.session().proposals().findQuietly(job -> PointFiles.read(file), this::add));
     }
 
     private void add(List<MovingPoint> points) {

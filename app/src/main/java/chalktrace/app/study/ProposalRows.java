@@ -47,6 +47,16 @@ final class ProposalRows extends VBox {
                 "refuse all proposals",
                 () -> work.refuse(work.studyProperty().get().proposals()));
         all.getChildren().setAll(takeAll, refuseAll);
+        Button onKeys = Buttons.words(
+                "Drawings on keys",
+                "make empty drawings on the current level, on marked and proposed keys and breakdowns",
+                work::makeDrawingsOnKeys);
+        onKeys.setId("drawings-on-keys");
+        Button asAdvised = Buttons.words(
+                "Drawings as advised",
+                "make empty drawings on the current level, on ones, twos or threes as advised",
+                work::makeDrawingsAsAdvised);
+        asAdvised.setId("drawings-as-advised");
         getChildren()
                 .addAll(
                         Rows.section("Graph"),
@@ -57,7 +67,8 @@ final class ProposalRows extends VBox {
                         all,
                         Rows.section("Ones, twos, threes"),
                         limit,
-                        spans);
+                        spans,
+                        new FlowPane(8, 2, onKeys, asAdvised));
         Refresh.on(this, this::show, work.studyProperty());
     }
 

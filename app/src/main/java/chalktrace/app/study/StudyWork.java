@@ -4,10 +4,12 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.edit.TimingEdits;
 import chalktrace.core.edit.TrackEdits;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.motion.MotionProposal;
 import chalktrace.core.motion.MovingPoint;
+import chalktrace.core.motion.SpanAdvice;
 import chalktrace.core.motion.Study;
 import chalktrace.core.motion.StudySettings;
 import chalktrace.core.motion.Track;
@@ -20,6 +22,7 @@ import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.time.FrameRange;
 import chalktrace.media.footage.Reference;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
@@ -33,6 +36,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
@@ -393,6 +397,58 @@ final class StudyWork {
     void refuse(List<MotionProposal> proposals) {
         proposals.forEach(proposal -> refused.add(new Refused(proposal.frame(), proposal.kind())));
         show(study.get());
+    }
+
+    /** Makes empty drawings on the current level where it shows nothing: on the keys and breakdowns that are marked or proposed, each held until the next. */
+    void makeDrawingsOnKeys() {
+        Shot shot = session.shot();
+        List<Integer> frames = Stream.concat(
+                        shot.marks().stream()
+                                .filter(mark -> mark.isOfShot() && mark.isPose())
+                                .map(Mark::frame),
+                        study.get().proposals().stream()
+                                .filter(proposal -> !isNote(proposal))
+                                .map(MotionProposal::frame))
+                .distinct()
+                .sorted()
+                .toList();
+        List<SpanAdvice> spans = new ArrayList<>();
+        for (int i = 0; i < frames.size(); i++) {
+            int to = i + 1 < frames.size() ? frames.get(i + 1) : shot.setup().length();
+            spans.add(new SpanAdvice(frames.get(i), to, Math.max(1, to - frames.get(i)), ""));
+        }
+        makeDrawings(spans);
+    }
+
+    /** Makes empty drawings on the current level where it shows nothing: on ones, twos or threes as is advised for each span. */
+    void makeDrawingsAsAdvised() {
+        List<SpanAdvice> spans = new ArrayList<>(study.get().spans());
+        if (!spans.isEmpty()) {
+            int last = spans.get(spans.size() - 1).to();
+            int end = session.shot().setup().length();
+            if (last < end) {
+                spans.add(new SpanAdvice(last, end, end - last, ""));
+            }
+        }
+        makeDrawings(spans);
+    }
+
+    private void makeDrawings(List<SpanAdvice> spans) {
+        if (spans.isEmpty()) {
+            session.notices().problem("No key is marked or proposed. Track a point first.");
+            return;
+        }
+        String level = session.selection().levelProperty().get();
+        session.document().apply(new Edit("make drawings", shot -> {
+            Shot out = shot;
+            for (SpanAdvice span : spans) {
+                out = TimingEdits.drawings(
+                                List.of(level), new FrameRange(span.from(), span.to()), Math.max(1, span.every()))
+                        .change()
+                        .apply(out);
+            }
+            return out;
+        }));
     }
 
     void remove(String id) {

@@ -69,13 +69,12 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<Path> openTable() {
-        return remember(chooser("Import words, phonemes, mouths and cues", "Tables", TABLES)
-                .showOpenDialog(window));
+        return remember(chooser("Import a table", "Tables", TABLES).showOpenDialog(window));
     }
 
     @Override
     public Optional<Path> saveTable(String suggestedName) {
-        return saved(suggestedName, chooser("Export words, phonemes, mouths and cues", "Tables", TABLES));
+        return saved(suggestedName, chooser("Export a table", "Tables", TABLES));
     }
 
     @Override

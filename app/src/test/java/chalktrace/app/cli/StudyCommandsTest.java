@@ -15,7 +15,7 @@ import chalktrace.core.testing.Movements;
 import chalktrace.core.testing.MovingClip;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
-import chalktrace.media.file.PointsCsv;
+import chalktrace.media.file.PointFiles;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.testing.TexturedClips;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -109,7 +109,8 @@ class StudyCommandsTest {
     void proposalsFromATableHaveTheirReasonsAndTheSpacing() throws Exception {
         Path movie = TexturedClips.write(new MovingClip(1, 120, 2, false, -1), folder.resolve("thing.mp4"));
         Movements.Known known = Movements.swings(41, 0);
-        Path table = Files.writeString(folder.resolve("hand.csv"), PointsCsv.write(List.of(known.point())));
+        Path table = Files.writeString(
+                folder.resolve("hand.csv"), PointFiles.text(Path.of("hand.csv"), List.of(known.point())));
         JsonNode study = line.json("study", movie, "--points", table, "--json");
         assertThat(frames(study.path("keys"))).isEqualTo(known.turns());
         study.path("keys").forEach(key -> {

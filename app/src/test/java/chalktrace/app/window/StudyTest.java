@@ -278,6 +278,45 @@ class StudyTest {
     }
 
     @Test
+    void emptyDrawingsAreMadeOnTheProposedFramesWhereTheLevelShowsNothing(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.STUDY);
+            window.session
+                    .document()
+                    .apply(new Edit(
+                            "level",
+                            shot -> shot.withLevels(List.of(Level.empty("level-1", "rough")
+                                    .with(new Drawing(1, List.of(Shots.line(100, 50, 140, 50))))
+                                    .with(Exposures.of(new Exposure(0, 6, 1, Placement.AS_IS)))))));
+            window.session.selection().levelProperty().set("level-1");
+            List<TrackPath.Place> swing = new ArrayList<>();
+            for (int n = 0; n < FRAMES; n++) {
+                swing.add(TrackPath.Place.byHand(n, 150 + 80 * Math.cos(Math.PI * n / 12), 90));
+            }
+            window.session
+                    .document()
+                    .apply(TrackEdits.add(List.of(new Track(
+                            "track-1", "hand", Track.color(0), true, "footage-1", 0, TrackPath.of(swing, List.of())))));
+        });
+        window.await(() -> proposed().size() > 2);
+        List<Integer> wanted = proposed().stream()
+                .map(Mark::frame)
+                .filter(frame -> frame >= 6)
+                .sorted()
+                .toList();
+        fire(robot, "drawings-on-keys");
+        List<Exposure> runs = shot().levels().get(0).exposures().runs();
+        assertThat(runs.get(0)).isEqualTo(new Exposure(0, 6, 1, Placement.AS_IS));
+        assertThat(runs.stream().map(Exposure::start).toList()).containsAll(wanted);
+        assertThat(runs.get(runs.size() - 1).end()).isEqualTo(FRAMES);
+        assertThat(wanted).as("turns of the swing").contains(12, 24);
+        undo(robot);
+        fire(robot, "drawings-as-advised");
+        assertThat(shot().levels().get(0).drawings()).hasSizeGreaterThan(runs.size());
+    }
+
+    @Test
     void aDrawnPartShowsItsWayBesideTheFilmedOneAndIsMeasured(FxRobot robot) {
         window.open(shotFile);
         robot.interact(() -> {

@@ -21,12 +21,12 @@ import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
 /** Paths of points as a CSV table (RFC 4180) with the columns point, frame, x and y: frames from 0, places in px. */
-public final class PointsCsv {
+final class PointsCsv {
 
     /** A larger table is a mistake. */
-    public static final long MOST_BYTES = 64L << 20;
+    static final long MOST_BYTES = 64L << 20;
 
-    public static final int MOST_FRAME = 1_000_000;
+    static final int MOST_FRAME = 1_000_000;
 
     private static final CSVFormat FORMAT = CSVFormat.DEFAULT
             .builder()
@@ -39,7 +39,7 @@ public final class PointsCsv {
 
     private PointsCsv() {}
 
-    public static String write(List<MovingPoint> points) {
+    static String write(List<MovingPoint> points) {
         StringBuilder out = new StringBuilder();
         try (CSVPrinter rows = new CSVPrinter(out, CSVFormat.DEFAULT)) {
             rows.printRecord("point", "frame", "x", "y");
@@ -65,7 +65,7 @@ public final class PointsCsv {
      *
      * @throws UnreadableException when it is no such table; the message names the line
      */
-    public static List<MovingPoint> read(Path file) throws UnreadableException {
+    static List<MovingPoint> read(Path file) throws UnreadableException {
         String text;
         try {
             if (Files.size(file) > MOST_BYTES) {
@@ -131,7 +131,8 @@ public final class PointsCsv {
         return text.isEmpty() || text.equalsIgnoreCase("nan") ? Double.NaN : number(file, text, line, what);
     }
 
-    private static MovingPoint point(String name, TreeMap<Integer, double[]> places) {
+    /** @param places by their frames, one at least; what lies between is not known */
+    static MovingPoint point(String name, TreeMap<Integer, double[]> places) {
         int first = places.firstKey();
         double[] x = new double[places.lastKey() - first + 1];
         double[] y = new double[x.length];
