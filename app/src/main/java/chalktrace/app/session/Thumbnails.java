@@ -3,7 +3,6 @@ package chalktrace.app.session;
 import chalktrace.app.state.Preferences;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSampling;
-import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.PictureSource;
 import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.shot.Footage;
@@ -113,12 +112,10 @@ public final class Thumbnails {
             return showing.flatMap(
                     s -> of(clip.file(), s.picture(), reference.times().count()));
         }
-        PictureSize size = setup.size();
-        int width = Math.max(1, HEIGHT * size.width() / size.height());
         return shown.get() && showing.isPresent()
                 ? footages.figure(clip)
                         .flatMap(figure -> clip.staged(figure, frame, setup))
-                        .flatMap(seen -> models.of(seen.sized(new PictureSize(width, HEIGHT))))
+                        .flatMap(seen -> models.of(seen.thumbnail(seen.orbit(), HEIGHT)))
                 : Optional.empty();
     }
 

@@ -99,17 +99,11 @@ final class ViewsStrip extends ScrollPane {
 
     private StagedPicture small(Footage clip, SavedView view) {
         PictureSize whole = work.size();
-        StagedPicture seen = clip.staged(
+        return clip.staged(
                         work.figure(clip).orElseThrow(),
                         work.frame(),
                         work.session().document().shown().setup())
-                .orElseThrow();
-        return new StagedPicture(
-                seen.figure(),
-                seen.motion(),
-                seen.seconds(),
-                view.orbit(),
-                seen.dress().withGrid(false),
-                new PictureSize(WIDTH, Math.max(1, WIDTH * whole.height() / whole.width())));
+                .orElseThrow()
+                .thumbnail(view.orbit(), Math.max(1, WIDTH * whole.height() / whole.width()));
     }
 }

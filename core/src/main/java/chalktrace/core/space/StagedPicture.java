@@ -23,12 +23,20 @@ public record StagedPicture(Figure figure, String motion, double seconds, Orbit 
         return ModelRenderer.render(pose(), orbit, dress, size);
     }
 
-    public StagedPicture sized(PictureSize other) {
-        return new StagedPicture(figure, motion, seconds, orbit, dress, other);
+    /** From a place, so small that the lines of the floor would only darken it: without them. @param height in px; the width goes with it */
+    public StagedPicture thumbnail(Orbit from, int height) {
+        PictureSize small = new PictureSize(Math.max(1, height * size.width() / size.height()), height);
+        return new StagedPicture(figure, motion, seconds, from, dress.withGrid(false), small);
     }
 
     /** The same, smaller, for while it is moved. */
     public StagedPicture smaller(int times) {
-        return sized(new PictureSize(Math.max(1, size.width() / times), Math.max(1, size.height() / times)));
+        return new StagedPicture(
+                figure,
+                motion,
+                seconds,
+                orbit,
+                dress,
+                new PictureSize(Math.max(1, size.width() / times), Math.max(1, size.height() / times)));
     }
 }
