@@ -44,9 +44,8 @@ final class SmallModels {
         Image image = images.get(picture);
         if (image == null && asked.add(picture)) {
             waiting.addFirst(picture);
-            if (waiting.size() > MOST) {
-                asked.remove(waiting.removeLast());
-            }
+            StagedPicture oldest = waiting.size() > MOST ? waiting.pollLast() : null;
+            asked.remove(oldest);
             thread.execute(this::draw);
         }
         return Optional.ofNullable(image);
@@ -80,6 +79,11 @@ final class SmallModels {
             // It stays asked for, and so is not tried again and again.
             LOG.log(Level.WARNING, "a small picture of a model", e);
         }
+    }
+
+    /** Lets go of all pictures, and of the models that they are of. */
+    void forget() {
+        images.clear();
     }
 
     void close() {

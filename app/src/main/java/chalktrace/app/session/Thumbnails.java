@@ -139,6 +139,7 @@ public final class Thumbnails {
 
     private void forget(String file) {
         byFile.remove(file);
+        models.forget();
         Optional.ofNullable(working.remove(file)).ifPresent(work -> work.cancel(true));
         made.set(made.get() + 1);
     }

@@ -5,6 +5,7 @@ import chalktrace.core.edit.MouthLevels;
 import chalktrace.core.edit.TrackEdits;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
+import chalktrace.core.motion.TrackPath;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import java.util.ArrayList;
@@ -40,11 +41,17 @@ final class AttachWork {
     }
 
     private static boolean hasMoved(Shot before, Shot after, Track track) {
-        return before.tracks() != after.tracks()
-                        && (!before.track(track.id()).equals(Optional.of(track))
-                                || !before.track(track.partner()).equals(after.track(track.partner())))
+        boolean otherPath = before.tracks() != after.tracks()
+                && !(path(before, track.id()).equals(path(after, track.id()))
+                        && before.track(track.id()).map(Track::partner).equals(Optional.of(track.partner()))
+                        && path(before, track.partner()).equals(path(after, track.partner())));
+        return otherPath
                 || before.footage() != after.footage()
                         && !before.footage(track.footage()).equals(after.footage(track.footage()));
+    }
+
+    private static Optional<TrackPath> path(Shot shot, String id) {
+        return shot.track(id).map(Track::path);
     }
 
     /** Lets the current level's drawing go along with a point, from the frame on and back, for as long as it is shown. */

@@ -20,6 +20,7 @@ import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.MovingClip;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
@@ -222,6 +223,15 @@ class StudyTest {
         assertThat(onScreen(shot().tracks().get(1), 30).distance(hand)).isLessThan(2.5);
         robot.interact(() -> window.session.document().apply(TrackEdits.remove("track-2")));
         assertThat(track().partner()).isEmpty();
+    }
+
+    /** One stroke on the only level, shown from the first frame on. */
+    private void draw(Stroke stroke, int frames) {
+        Level level = Level.empty("level-1", "rough")
+                .with(new Drawing(1, List.of(stroke)))
+                .with(Exposures.of(new Exposure(0, frames, 1, Placement.AS_IS)));
+        window.session.document().apply(new Edit("draw", shot -> shot.withLevels(List.of(level))));
+        window.session.selection().levelProperty().set("level-1");
     }
 
     private double placed(int frame) {

@@ -1,9 +1,12 @@
 package chalktrace.core.motion;
 
+import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.IntFunction;
 
 /** A point over frames: where it is on each, as far as that is known. Immutable. */
 public final class MovingPoint {
@@ -42,6 +45,27 @@ public final class MovingPoint {
                 this.y[i] = Double.NaN;
             }
         }
+    }
+
+    /** From the first frame to the last on which it is known, of those from 0 on; empty when it is known on none. */
+    public static Optional<MovingPoint> over(int frames, String name, IntFunction<Optional<Point2D>> at) {
+        double[] x = new double[frames];
+        double[] y = new double[frames];
+        int first = -1;
+        int last = -1;
+        for (int frame = 0; frame < frames; frame++) {
+            Optional<Point2D> place = at.apply(frame);
+            x[frame] = place.map(Point2D::getX).orElse(Double.NaN);
+            y[frame] = place.map(Point2D::getY).orElse(Double.NaN);
+            if (place.isPresent()) {
+                first = first < 0 ? frame : first;
+                last = frame;
+            }
+        }
+        return first < 0
+                ? Optional.empty()
+                : Optional.of(new MovingPoint(
+                        name, first, Arrays.copyOfRange(x, first, last + 1), Arrays.copyOfRange(y, first, last + 1)));
     }
 
     /** A followed path, each picture as a frame. */

@@ -8,7 +8,6 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import java.awt.geom.Point2D;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -40,31 +39,14 @@ public final class DrawnPath {
     public static Optional<MovingPoint> of(
             String name, Level level, String part, Anchor anchor, PictureSize size, int length) {
         Map<Integer, Optional<Point2D>> known = new HashMap<>();
-        double[] x = new double[length];
-        double[] y = new double[length];
-        Arrays.fill(x, Double.NaN);
-        Arrays.fill(y, Double.NaN);
-        int first = -1;
-        int last = -1;
-        for (int frame = 0; frame < length; frame++) {
+        return MovingPoint.over(length, name, frame -> {
             Optional<Exposure> shown = level.exposures().at(frame).filter(run -> !run.isBlank());
-            Optional<Point2D> at = shown.flatMap(run -> known.computeIfAbsent(
-                    run.drawing(), number -> level.drawing(number).flatMap(drawing -> place(drawing, part, anchor))));
-            if (at.isPresent()) {
-                Point2D placed = shown.get()
-                        .placement()
-                        .transform(size.width() / 2.0, size.height() / 2.0)
-                        .transform(at.get(), null);
-                x[frame] = placed.getX();
-                y[frame] = placed.getY();
-                first = first < 0 ? frame : first;
-                last = frame;
-            }
-        }
-        return first < 0
-                ? Optional.empty()
-                : Optional.of(new MovingPoint(
-                        name, first, Arrays.copyOfRange(x, first, last + 1), Arrays.copyOfRange(y, first, last + 1)));
+            return shown.flatMap(run -> known.computeIfAbsent(run.drawing(), number -> level.drawing(number)
+                            .flatMap(drawing -> place(drawing, part, anchor)))
+                    .map(at -> run.placement()
+                            .transform(size.width() / 2.0, size.height() / 2.0)
+                            .transform(at, null)));
+        });
     }
 
     private static Optional<Point2D> place(Drawing drawing, String part, Anchor anchor) {

@@ -10,7 +10,6 @@ import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.time.PictureTimes;
 import java.awt.geom.Point2D;
-import java.util.Arrays;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -76,28 +75,6 @@ public record TrackOnShot(Shot shot, Footage footage, PictureTimes times, Pictur
 
     /** All frames on which it is known; empty when there is none. Cost: frames of the shot. */
     public Optional<MovingPoint> movement() {
-        int length = shot.setup().length();
-        double[] x = new double[length];
-        double[] y = new double[length];
-        Arrays.fill(x, Double.NaN);
-        Arrays.fill(y, Double.NaN);
-        int first = -1;
-        int last = -1;
-        for (int frame = 0; frame < length; frame++) {
-            Optional<Point2D> at = at(frame);
-            if (at.isPresent()) {
-                x[frame] = at.get().getX();
-                y[frame] = at.get().getY();
-                first = first < 0 ? frame : first;
-                last = frame;
-            }
-        }
-        return first < 0
-                ? Optional.empty()
-                : Optional.of(new MovingPoint(
-                        track.name(),
-                        first,
-                        Arrays.copyOfRange(x, first, last + 1),
-                        Arrays.copyOfRange(y, first, last + 1)));
+        return MovingPoint.over(shot.setup().length(), track.name(), this::at);
     }
 }

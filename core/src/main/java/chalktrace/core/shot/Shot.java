@@ -180,7 +180,9 @@ public record Shot(
             parts.speech = speech.moved(change).orElse(speech);
             parts.cues = FrameChanges.moved(cues, change);
             parts.marks = FrameChanges.moved(marks, change);
-            parts.tracks = tracks.stream().map(track -> moved(track, change)).toList();
+            List<Track> moved =
+                    tracks.stream().map(track -> moved(track, change)).toList();
+            parts.tracks = moved.equals(tracks) ? tracks : moved;
         });
         return Showings.settled(this, out, change);
     }
