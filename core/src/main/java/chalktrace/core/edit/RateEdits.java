@@ -4,6 +4,7 @@ import chalktrace.core.shot.AnotherRate;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.FrameChange;
 import chalktrace.core.shot.FrameReach;
+import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
@@ -26,19 +27,37 @@ public final class RateEdits {
 
     /**
      * Drawings, marks, cycles, ties and references come to the frames nearest to their seconds; each showing keeps at least one frame, and
-     * one that was pushed on by that pushes the next.
+     * one that was pushed on by that pushes the next. Where the last ones would be pushed out of the shot, it becomes as much longer.
      */
     public static Edit keepSeconds(FrameRate rate) {
         return new Edit("change the rate, keep seconds", shot -> {
             ShotSetup setup = shot.setup();
-            int length = Math.max(1, moved(setup, rate, setup.length()));
             FrameChange change = new AnotherRate(setup.rate(), rate, FrameReach.whole(shot, true, true));
             Shot moved = SpeechEdits.mouthsAdopted(shot).moved(change);
+            int length = Math.max(Math.max(1, moved(setup, rate, setup.length())), shownUpTo(shot, moved));
             List<Mark> marks = moved.marks().stream()
                     .map(mark -> mark.withFrame(Math.min(length - 1, mark.frame())))
                     .toList();
             return SpeechEdits.mouthsSet(moved.withMarks(marks).withSetup(at(setup, rate, length)));
         });
+    }
+
+    /** Up to where the shot must last for all that showed in it to show in it still: each showing comes to one showing. */
+    private static int shownUpTo(Shot before, Shot moved) {
+        int end = 0;
+        for (Level level : before.levels()) {
+            List<Exposure> runs = level.exposures().runs();
+            List<Exposure> now =
+                    moved.level(level.id()).orElseThrow().exposures().runs();
+            for (int i = 0; i < Math.min(runs.size(), now.size()); i++) {
+                if (runs.get(i).end() <= before.setup().length()) {
+                    end = Math.max(end, now.get(i).end());
+                } else if (runs.get(i).start() < before.setup().length()) {
+                    end = Math.max(end, now.get(i).start() + 1);
+                }
+            }
+        }
+        return end;
     }
 
     /** What would come of either, in two sentences. */
@@ -47,7 +66,7 @@ public final class RateEdits {
         if (rate.equals(setup.rate())) {
             return "";
         }
-        int length = Math.max(1, moved(setup, rate, setup.length()));
+        int length = keepSeconds(rate).change().apply(shot).setup().length();
         long runs = 0;
         long squeezed = 0;
         for (var level : shot.levels()) {

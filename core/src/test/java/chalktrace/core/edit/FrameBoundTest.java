@@ -148,6 +148,21 @@ class FrameBoundTest {
         }
     }
 
+    /** Its last drawing, shown on the last frame alone, would come to lie behind the end; what belongs to it would be left on another. */
+    @Test
+    void noShowingIsPushedOutOfTheShotAtAnotherRate() {
+        for (int hold : new int[] {1, 3}) {
+            Shot before = shot(List.of(1, 1, 5, 5, 5, 5, 5, 5, 5, 5, 4, 1, hold));
+            Shot after = Shots.after(before, RateEdits.keepSeconds(FrameRate.of(12)));
+            Exposure last = Shots.level(after).exposures().showing(13).get(0);
+            assertThat(last.start()).isLessThan(after.setup().length());
+            assertThat(after.marks())
+                    .filteredOn(mark -> mark.text().equals("13"))
+                    .extracting(Mark::frame)
+                    .containsExactly(last.start());
+        }
+    }
+
     /** What belonged to a drawing's showing lies on its start, wherever that is now; of one that is gone nothing is asked. */
     private static void assertOnItsShowing(Edit edit, Shot after, String drawing, int frame) {
         List<Exposure> showings = Shots.level(after).exposures().showing(Integer.parseInt(drawing));
