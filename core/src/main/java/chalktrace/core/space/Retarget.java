@@ -87,6 +87,7 @@ final class Retarget {
         double size = legs(first);
         int above = own.model().nodes().get(first).parent();
         Matrix4 into = above < 0 ? Matrix4.IDENTITY : own.rest().place(above).inverse();
+        List<Integer> body = onFirst(first);
         double lowest = Double.POSITIVE_INFINITY;
         Point3 start = null;
         for (int k = 0; k < seconds.length; k++) {
@@ -99,6 +100,8 @@ final class Retarget {
             Matrix4[] places = own.places(stances);
             for (int n : paired) {
                 put(stances[n].turn(), turns[n], k);
+            }
+            for (int n : body) {
                 lowest = Math.min(lowest, places[n].point(Point3.ZERO).y());
             }
         }
@@ -106,7 +109,7 @@ final class Retarget {
         for (int n : paired) {
             channels.add(new Channel(n, Channel.Property.TURN, Channel.Way.LINEAR, seconds, turns[n]));
         }
-        float[] moves = onFloor(moved, into, floor(paired) - lowest);
+        float[] moves = onFloor(moved, into, floor(body) - lowest);
         channels.add(new Channel(first, Channel.Property.MOVE, Channel.Way.LINEAR, seconds, moves));
         return new Motion(name, channels);
     }
@@ -139,8 +142,19 @@ final class Retarget {
                 .unit();
     }
 
-    private double floor(List<Integer> paired) {
-        return paired.stream().mapToDouble(n -> stand.joint(n).y()).min().orElse(0);
+    /** A node and all that hang on it, near or far, whether they follow a partner or only go along. */
+    private List<Integer> onFirst(int first) {
+        boolean[] on = new boolean[partner.length];
+        on[first] = true;
+        for (int n = first + 1; n < partner.length; n++) {
+            int parent = own.model().nodes().get(n).parent();
+            on[n] = parent >= 0 && on[parent];
+        }
+        return IntStream.range(0, partner.length).filter(n -> on[n]).boxed().toList();
+    }
+
+    private double floor(List<Integer> body) {
+        return body.stream().mapToDouble(n -> stand.joint(n).y()).min().orElse(0);
     }
 
     private static float[] onFloor(Point3[] moved, Matrix4 into, double up) {

@@ -181,6 +181,20 @@ class RetargetTest {
         assertThat(reached).isCloseTo(lowest(stand), within(1e-3));
     }
 
+    /** Legs that follow nobody hang on the hips, and are what it stands on all the same. */
+    @Property(tries = 20)
+    void itStandsOnLegsThatFollowNobody(@ForAll long seed) {
+        List<JointPair> arms = PAIRS.stream()
+                .filter(pair -> !pair.joint().matches(".*(thigh|shin|foot)"))
+                .toList();
+        Figure own = own(seed);
+        double reached = 1e9;
+        for (int i = 0; i <= 24; i++) {
+            reached = Math.min(reached, lowest(lent(own, lender(seed, false), arms, i / 24.0)));
+        }
+        assertThat(reached).isCloseTo(lowest(own.rest()), within(1e-3));
+    }
+
     private static double lowest(Pose pose) {
         double low = 1e9;
         for (int n = 1; n < pose.figure().model().nodes().size(); n++) {

@@ -86,6 +86,9 @@ final class ModelFolder {
 
     private ByteBuffer read(Path place, String as) throws UnreadableException {
         try {
+            if (!Files.isRegularFile(place) && place.equals(file)) {
+                throw wrong("is not there", "Choose where it is now, or take it out of the shot.");
+            }
             if (!Files.isRegularFile(place)) {
                 throw wrong("needs \"" + as + "\", which is not there", MEND);
             }
