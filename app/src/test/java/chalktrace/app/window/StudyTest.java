@@ -251,14 +251,7 @@ class StudyTest {
         robot.interact(() -> {
             window.session.view().stepProperty().set(View.Step.STUDY);
             window.session.document().apply(TrackEdits.add(pair()));
-            window.session
-                    .document()
-                    .apply(new Edit(
-                            "draw",
-                            shot -> shot.withLevels(List.of(Level.empty("level-1", "rough")
-                                    .with(new Drawing(1, List.of(Shots.line(100, 50, 140, 50))))
-                                    .with(Exposures.of(new Exposure(0, FRAMES, 1, Placement.AS_IS)))))));
-            window.session.selection().levelProperty().set("level-1");
+            draw(Shots.line(100, 50, 140, 50), FRAMES);
         });
         go(10);
         robot.clickOn("shoulder");
@@ -292,14 +285,7 @@ class StudyTest {
         window.open(shotFile);
         robot.interact(() -> {
             window.session.view().stepProperty().set(View.Step.STUDY);
-            window.session
-                    .document()
-                    .apply(new Edit(
-                            "level",
-                            shot -> shot.withLevels(List.of(Level.empty("level-1", "rough")
-                                    .with(new Drawing(1, List.of(Shots.line(100, 50, 140, 50))))
-                                    .with(Exposures.of(new Exposure(0, 6, 1, Placement.AS_IS)))))));
-            window.session.selection().levelProperty().set("level-1");
+            draw(Shots.line(100, 50, 140, 50), 6);
             List<TrackPath.Place> swing = new ArrayList<>();
             for (int n = 0; n < FRAMES; n++) {
                 swing.add(TrackPath.Place.byHand(n, 150 + 80 * Math.cos(Math.PI * n / 12), 90));
@@ -332,15 +318,7 @@ class StudyTest {
         robot.interact(() -> {
             window.session.view().stepProperty().set(View.Step.STUDY);
             window.session.document().apply(TrackEdits.add(pair()));
-            window.session
-                    .document()
-                    .apply(new Edit(
-                            "draw",
-                            shot -> shot.withLevels(List.of(Level.empty("level-1", "rough")
-                                    .with(new Drawing(
-                                            1,
-                                            List.of(Shots.line(100, 50, 140, 50).withPart("arm"))))
-                                    .with(Exposures.of(new Exposure(0, FRAMES, 1, Placement.AS_IS)))))));
+            draw(Shots.line(100, 50, 140, 50).withPart("arm"), FRAMES);
         });
         go(0);
         window.await(() -> robot.lookup("#drawn-arm").tryQuery().isPresent());
