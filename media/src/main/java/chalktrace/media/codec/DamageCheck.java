@@ -1,6 +1,5 @@
 package chalktrace.media.codec;
 
-import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.media.UnreadableException;
 import java.nio.file.Path;
 import java.util.BitSet;
@@ -26,7 +25,7 @@ final class DamageCheck implements AutoCloseable {
     private final BitSet checked = new BitSet();
     private final BitSet bad = new BitSet();
     private long heard = Natives.allErrors();
-    private VideoDecoder listener;
+    private ListeningDecoder listener;
 
     DamageCheck(Path file, int stream, PacketIndex index) {
         this.file = file;
@@ -67,13 +66,13 @@ final class DamageCheck implements AutoCloseable {
         checked.set(key, end);
         try {
             if (listener == null) {
-                listener = VideoDecoder.listening(file, stream, index);
+                listener = new ListeningDecoder(file, stream, index);
             }
             // From the key before: what is complained of for want of what came earlier is no damage.
             listener.listen(key == 0 ? 0 : index.keyBefore(key), end).stream()
                     .filter(packet -> packet >= key)
                     .forEach(bad::set);
-        } catch (UnreadableException | PictureUnavailableException e) {
+        } catch (UnreadableException e) {
             LOG.log(Level.INFO, "a second look at " + file, e);
         }
     }

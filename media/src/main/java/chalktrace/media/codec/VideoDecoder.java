@@ -8,26 +8,16 @@ import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntPredicate;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
-import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.global.avcodec;
-import org.bytedeco.ffmpeg.global.avformat;
 import org.bytedeco.ffmpeg.global.avutil;
 
-/**
- * Exact pictures of a video file in any order. Lives on one thread at a time; must be closed.
- *
- * <p>Each packet is sent to the decoder with its own number in place of its time; the number comes back on the picture
- * that it became, so that a picture is known by what it is and not by when it should have come.
- */
+/** Exact pictures of a video file in any order. Lives on one thread at a time; must be closed. */
 public final class VideoDecoder implements AutoCloseable {
 
     private static final int THREADS = Runtime.getRuntime().availableProcessors() + 1;
@@ -37,56 +27,49 @@ public final class VideoDecoder implements AutoCloseable {
     /** From so many earlier keys a picture that does not come is tried. */
     private static final int MOST_KEYS_BACK = 2;
 
-    private MediaInput input;
-    private final int stream;
+    private final Path file;
     private final boolean onePicture;
     private final AVCodecContext decoder;
-    private final Unpacker unpacker;
+    private final PacketReader packets;
     private final PictureReader reader = new PictureReader();
-    private final AVPacket packet = avcodec.av_packet_alloc();
     private final AVFrame frame = avutil.av_frame_alloc();
     private final PacketIndex index;
     private final StreamFacts facts;
+    private final PacketFeed feed;
 
-    /** The key packet from which the decoder was fed in one run; -1 when it must be brought to one. */
-    private int runStart = -1;
-
-    /** The number of the next packet that the container will give. */
-    private int nextPacket;
-
-    private boolean draining;
     private int lastSeen = -1;
     private boolean closed;
 
     /** Whether something since the last sound key picture was damaged, on which later pictures may lean. */
     private boolean damageBefore;
 
-    private boolean sendFailed;
-
     /** What is wrong with pictures that were given all the same. */
     private final Map<Integer, String> doubts = new HashMap<>();
 
-    /** Of which packets the decoder complained, where it is listened to; null otherwise. */
-    private final BitSet complaints;
-
     private final DamageCheck damage;
 
-    private VideoDecoder(MediaInput input, int stream, Optional<PacketIndex> known) throws UnreadableException {
-        this.input = input;
-        this.stream = stream;
+    private VideoDecoder(MediaInput input, int stream) throws UnreadableException {
+        this.file = input.file();
         // Of one picture the errors of its decoder are heard, which only one of one thread tells on this one.
         this.onePicture = input.isPicture();
-        this.complaints = known.isPresent() ? new BitSet() : null;
-        this.decoder = input.decoder(stream, onePicture || known.isPresent() ? 1 : THREADS);
-        this.unpacker = Unpacker.of(input.stream(stream));
+        this.decoder = input.decoder(stream, onePicture ? 1 : THREADS);
         this.facts = StreamFacts.of(input, stream, decoder);
+        this.packets = new PacketReader(input, stream);
         try {
-            this.index = known.isPresent() ? known.get() : makeIndex();
+            this.index = PacketIndexer.of(packets, decoder, facts);
         } catch (UnreadableException e) {
-            release();
+            free();
             throw e;
         }
-        this.damage = new DamageCheck(input.file(), stream, index);
+        this.damage = new DamageCheck(file, stream, index);
+        boolean isMotionJpeg = decoder.codec_id() == avcodec.AV_CODEC_ID_MJPEG;
+        this.feed = new PacketFeed(packets, decoder, index, isMotionJpeg ? this::lookAtCodes : number -> {});
+    }
+
+    private void lookAtCodes(int packet) {
+        if (JpegScan.isDamaged(packets.bytes())) {
+            damage.spoilt(packet);
+        }
     }
 
     /** @throws UnreadableException when the file is not media, has no picture, or can't be decoded */
@@ -100,33 +83,11 @@ public final class VideoDecoder implements AutoCloseable {
                         input.soundStream() >= 0 ? "holds sound but no picture" : "holds no picture",
                         "Import it as a sound, or choose another file.");
             }
-            return new VideoDecoder(input, stream, Optional.empty());
+            return new VideoDecoder(input, stream);
         } catch (UnreadableException | RuntimeException e) {
             input.close();
             throw e;
         }
-    }
-
-    /** Another decoder of a file, on one thread alone, which only hears what the codec complains of. */
-    static VideoDecoder listening(Path file, int stream, PacketIndex index) throws UnreadableException {
-        MediaInput input = MediaInput.open(file);
-        try {
-            return new VideoDecoder(input, stream, Optional.of(index));
-        } catch (UnreadableException | RuntimeException e) {
-            input.close();
-            throw e;
-        }
-    }
-
-    /** Decodes packets from a key on to before {@code end}. @return of which of them the codec complained */
-    BitSet listen(int key, int end) throws PictureUnavailableException {
-        complaints.clear();
-        jumpTo(key);
-        boolean more = true;
-        while (more && nextPacket < end) {
-            more = feed();
-        }
-        return complaints;
     }
 
     /** Whether a file that can be opened has pictures, cover art left out. */
@@ -177,14 +138,14 @@ public final class VideoDecoder implements AutoCloseable {
      */
     public Picture picture(int n, IntPredicate wanted, PictureSource.Sink sink) throws PictureUnavailableException {
         if (n < 0 || n >= index.pictures()) {
-            throw new PictureUnavailableException(input.file().getFileName() + " has pictures 0 to "
-                    + (index.pictures() - 1) + " (counted from 0), and no picture " + n + ".");
+            throw new PictureUnavailableException(file.getFileName() + " has pictures 0 to " + (index.pictures() - 1)
+                    + " (counted from 0), and no picture " + n + ".");
         }
         long errors = Natives.errors();
         Picture picture = fromKeys(n, wanted, sink);
         boolean complained = Natives.errors() > errors || damage.isBad(index.packetOf(n));
-        if (onePicture && (complained || JpegEnd.isMissing(input.file()))) {
-            doubts.putIfAbsent(n, input.file().getFileName() + " is damaged: it may look wrong.");
+        if (onePicture && (complained || JpegEnd.isMissing(file))) {
+            doubts.putIfAbsent(n, file.getFileName() + " is damaged: it may look wrong.");
         }
         return picture;
     }
@@ -206,7 +167,7 @@ public final class VideoDecoder implements AutoCloseable {
 
     private Picture picture(int n, int start, IntPredicate wanted, PictureSource.Sink sink)
             throws PictureUnavailableException {
-        boolean onTheWay = runStart >= 0 && runStart <= start && start <= nextPacket && lastSeen < n;
+        boolean onTheWay = feed.isOnTheWayFrom(start) && lastSeen < n;
         if (!onTheWay) {
             jumpTo(start);
         }
@@ -239,9 +200,9 @@ public final class VideoDecoder implements AutoCloseable {
                     sink.take(seen, reader.read(frame));
                 }
             } else if (received == avutil.AVERROR_EAGAIN()) {
-                feed();
-            } else if (received == avutil.AVERROR_EOF() || !feed()) {
-                runStart = -1;
+                feed.feed();
+            } else if (received == avutil.AVERROR_EOF() || !feed.feed()) {
+                feed.endRun();
                 throw damaged(n);
             }
         }
@@ -264,19 +225,14 @@ public final class VideoDecoder implements AutoCloseable {
                 }
                 if (seen == n) {
                     Picture picture = reader.read(frame);
-                    runStart = -1;
+                    feed.endRun();
                     return picture;
                 }
-            } else if (nextPacket <= last) {
-                more = feed();
-            } else if (!draining) {
-                draining = true;
-                avcodec.avcodec_send_packet(decoder, null);
             } else {
-                more = false;
+                more = feed.next() <= last ? feed.feed() : feed.end();
             }
         }
-        runStart = -1;
+        feed.endRun();
         throw damaged(n);
     }
 
@@ -298,11 +254,11 @@ public final class VideoDecoder implements AutoCloseable {
     }
 
     private void judge(int n, int packetNumber) {
-        damage.hear(nextPacket);
+        damage.hear(feed.next());
         boolean damaged = frame.decode_error_flags() != 0 || (frame.flags() & AVFrame.AV_FRAME_FLAG_CORRUPT) != 0;
-        boolean isFreshStart = index.isKey(packetNumber) && !damaged && !sendFailed;
-        damageBefore = !isFreshStart && (damageBefore || damaged || sendFailed);
-        sendFailed = false;
+        boolean refused = feed.hasRefused();
+        boolean isFreshStart = index.isKey(packetNumber) && !damaged && !refused;
+        damageBefore = !isFreshStart && (damageBefore || damaged || refused);
         if (damageBefore) {
             doubts.put(n, name(n) + DAMAGED);
         } else if (frame.width() != facts.width() || frame.height() != facts.height()) {
@@ -315,220 +271,33 @@ public final class VideoDecoder implements AutoCloseable {
         }
     }
 
-    @Override
-    public void close() {
-        if (!closed) {
-            release();
-            input.close();
-        }
-    }
-
-    private void release() {
-        closed = true;
-        if (damage != null) {
-            damage.close();
-        }
-        reader.close();
-        unpacker.close();
-        avcodec.av_packet_free(packet);
-        avutil.av_frame_free(frame);
-        avcodec.avcodec_free_context(decoder);
-    }
-
-    /** Sends the next packet of the stream, or the end; false when there was nothing left to send. */
-    private boolean feed() {
-        if (draining) {
-            return false;
-        }
-        if (readNext()) {
-            int number = nextPacket++;
-            if (isLeading(number)) {
-                avcodec.av_packet_unref(packet);
-            } else {
-                send(number);
-            }
-        } else {
-            draining = true;
-            avcodec.avcodec_send_packet(decoder, null);
-        }
-        return true;
-    }
-
-    /**
-     * Whether a packet's picture comes before the key picture with which the run began: it leans on what lies before
-     * that key, and would come out broken, with times that are not its own.
-     */
-    private boolean isLeading(int number) {
-        int picture = index.pictureOf(number);
-        return picture >= 0 && picture < index.pictureOf(runStart);
-    }
-
-    /** Reads on to the stream's next packet, into {@link #packet}; false at the end of the file. */
-    private boolean readNext() {
-        avcodec.av_packet_unref(packet);
-        while (avformat.av_read_frame(input.context(), packet) >= 0) {
-            if (packet.stream_index() == stream && packet.size() > 0 && unpacker.pass(packet)) {
-                return true;
-            }
-            avcodec.av_packet_unref(packet);
-        }
-        return false;
-    }
-
-    /** A damaged packet is the decoder's to conceal or to refuse; the next may be sound. */
-    private void send(int number) {
-        packet.pts(number);
-        packet.dts(number);
-        if (damage != null && complaints == null && decoder.codec_id() == avcodec.AV_CODEC_ID_MJPEG) {
-            byte[] bytes = new byte[packet.size()];
-            packet.data().get(bytes);
-            if (JpegScan.isDamaged(bytes)) {
-                damage.spoilt(number);
-            }
-        }
-        long errors = Natives.errors();
-        sendFailed |= avcodec.avcodec_send_packet(decoder, packet) < 0;
-        avcodec.av_packet_unref(packet);
-        if (complaints != null) {
-            while (avcodec.avcodec_receive_frame(decoder, frame) == 0) {
-                avutil.av_frame_unref(frame);
-            }
-            if (Natives.errors() > errors) {
-                complaints.set(number);
-            }
-        }
-    }
-
-    /** Brings container and decoder to a key packet; a container that lands later is asked for earlier places. */
-    private void jumpTo(int start) throws PictureUnavailableException {
-        int ask = start;
-        for (int back = 1; seek(ask); back *= 2) {
-            int landed = readNext() ? index.find(met(packet)) : -1;
-            boolean before = firstMayBeTorn() ? landed < start : landed <= start;
-            if (landed >= 0 && before && feedFrom(landed, start)) {
-                return;
-            }
-            if (ask == 0) {
-                break;
-            }
-            ask = Math.max(0, ask - back);
-        }
-        reopen();
-        if (!readNext() || !feedFrom(0, start)) {
-            throw damaged(index.pictureOf(start));
-        }
-    }
-
-    /** In a stream without a table of packets a jump may land within one: the first that comes then is not whole. */
-    private boolean firstMayBeTorn() {
-        return input.context().iformat().name().getString().startsWith("mpeg");
-    }
-
-    private boolean seek(int toPacket) {
-        PacketIndex.Packet goal = index.packet(toPacket);
-        long time = goal.decoded() != PacketIndex.UNKNOWN ? goal.decoded() : goal.seen();
-        resetDecoder();
-        return time != PacketIndex.UNKNOWN
-                && avformat.av_seek_frame(input.context(), stream, time, avformat.AVSEEK_FLAG_BACKWARD) >= 0;
-    }
-
-    /**
-     * Drops packets from {@code landed}, which is read already, to before the key, and sends the key.
-     *
-     * @return false when what was found at the key's place is not it: times that are worked out anew after a jump may
-     *     mislead
-     */
-    private boolean feedFrom(int landed, int start) {
-        for (int number = landed; number < start; number++) {
-            if (!readNext()) {
-                return false;
-            }
-        }
-        if (unpacker.isKey(packet) != index.packet(start).key()) {
-            return false;
-        }
-        send(start);
-        runStart = start;
-        nextPacket = start + 1;
-        return true;
-    }
-
-    /** For containers that can't jump: the file anew from its first packet. */
-    private void reopen() throws PictureUnavailableException {
-        resetDecoder();
+    /** Brings the decoder to a key packet. */
+    private void jumpTo(int key) throws PictureUnavailableException {
+        lastSeen = -1;
+        damageBefore = false;
         try {
-            openInputAgain();
+            if (!feed.jumpTo(key)) {
+                throw damaged(index.pictureOf(key));
+            }
         } catch (UnreadableException e) {
             throw new PictureUnavailableException(e.getMessage(), e);
         }
     }
 
-    private void openInputAgain() throws UnreadableException {
-        MediaInput again = MediaInput.open(input.file());
-        input.close();
-        input = again;
+    @Override
+    public void close() {
+        if (!closed) {
+            closed = true;
+            damage.close();
+            free();
+        }
     }
 
-    private void resetDecoder() {
-        avcodec.avcodec_flush_buffers(decoder);
-        unpacker.flush();
-        draining = false;
-        lastSeen = -1;
-        runStart = -1;
-        damageBefore = false;
-        sendFailed = false;
-    }
-
-    private PacketIndex makeIndex() throws UnreadableException {
-        List<PacketIndex.Packet> packets = new ArrayList<>();
-        while (readNext()) {
-            packets.add(met(packet));
-        }
-        if (packets.stream().allMatch(PacketIndex.Packet::discarded)) {
-            throw UnreadableException.of(
-                    input.file(),
-                    "has a track for pictures, but no picture in it",
-                    "Copy it again, or choose another file.");
-        }
-        facts.requireSize(input.file());
-        boolean contradicted = decoder.has_b_frames() > 0 && PacketIndex.areInDecodingOrder(packets);
-        return PacketIndex.haveTimes(packets) && !contradicted
-                ? PacketIndex.fromTimes(packets, facts.unitSeconds(), facts.pictureSeconds())
-                : PacketIndex.fromDecoding(
-                        packets,
-                        orderOfDecoding(packets),
-                        facts.unitSeconds(),
-                        facts.pictureSeconds(),
-                        contradicted || facts.hasTimesOfDecodingOnly());
-    }
-
-    /** For files without times: one pass through the decoder tells the order in which pictures are seen. */
-    private int[] orderOfDecoding(List<PacketIndex.Packet> packets) throws UnreadableException {
-        // A bare stream of pictures can't be rewound.
-        openInputAgain();
-        unpacker.flush();
-        List<Integer> order = new ArrayList<>();
-        int number = 0;
-        boolean more = true;
-        while (more) {
-            more = readNext();
-            if (more) {
-                send(number++);
-            } else {
-                avcodec.avcodec_send_packet(decoder, null);
-            }
-            while (avcodec.avcodec_receive_frame(decoder, frame) == 0) {
-                if (frame.pts() >= 0 && frame.pts() < packets.size()) {
-                    order.add((int) frame.pts());
-                }
-            }
-        }
-        if (order.isEmpty()) {
-            throw UnreadableException.of(
-                    input.file(), "holds no picture that can be decoded", "Copy it again from where it came.");
-        }
-        resetDecoder();
-        return order.stream().mapToInt(Integer::intValue).distinct().toArray();
+    private void free() {
+        packets.close();
+        reader.close();
+        avutil.av_frame_free(frame);
+        avcodec.avcodec_free_context(decoder);
     }
 
     private PictureUnavailableException damaged(int n) {
@@ -536,16 +305,6 @@ public final class VideoDecoder implements AutoCloseable {
     }
 
     private String name(int n) {
-        return "Picture " + n + " (counted from 0) of " + input.file().getFileName();
-    }
-
-    private PacketIndex.Packet met(AVPacket packet) {
-        return new PacketIndex.Packet(
-                packet.pts() == avutil.AV_NOPTS_VALUE ? PacketIndex.UNKNOWN : packet.pts(),
-                packet.dts() == avutil.AV_NOPTS_VALUE ? PacketIndex.UNKNOWN : packet.dts(),
-                packet.duration(),
-                packet.pos(),
-                unpacker.isKey(packet),
-                (packet.flags() & avcodec.AV_PKT_FLAG_DISCARD) != 0);
+        return "Picture " + n + " (counted from 0) of " + file.getFileName();
     }
 }

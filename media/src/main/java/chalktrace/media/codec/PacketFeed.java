@@ -1,0 +1,164 @@
+package chalktrace.media.codec;
+
+import chalktrace.media.UnreadableException;
+import java.util.function.IntConsumer;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.global.avcodec;
+
+/**
+ * Feeds a decoder with the packets of a stream, from any key on in one run.
+ *
+ * <p>Each packet is sent with its own number in place of its time; the number comes back on the picture that it became, so that a picture is known by
+ * what it is and not by when it should have come.
+ */
+final class PacketFeed {
+
+    private static final int NONE = -1;
+
+    private final PacketReader packets;
+    private final AVCodecContext decoder;
+    private final PacketIndex index;
+    private final IntConsumer beforeSending;
+
+    /** The key packet from which the decoder was fed in one run. */
+    private int runStart = NONE;
+
+    /** The number of the next packet that the container will give. */
+    private int next;
+
+    private boolean draining;
+    private boolean refused;
+
+    /** @param beforeSending gets the number of each packet that {@code packets} has met and that is sent next */
+    PacketFeed(PacketReader packets, AVCodecContext decoder, PacketIndex index, IntConsumer beforeSending) {
+        this.packets = packets;
+        this.decoder = decoder;
+        this.index = index;
+        this.beforeSending = beforeSending;
+    }
+
+    /** The number of the packet that is sent next. */
+    int next() {
+        return next;
+    }
+
+    /** Whether a packet is still to come in the run that began at a key, or later. */
+    boolean isOnTheWayFrom(int key) {
+        return runStart != NONE && runStart <= key && key <= next;
+    }
+
+    /** Whether the decoder refused a packet since this was asked. */
+    boolean hasRefused() {
+        boolean was = refused;
+        refused = false;
+        return was;
+    }
+
+    /** Sends the next packet of the stream, or the end; false when there was nothing left to send. */
+    boolean feed() {
+        if (draining) {
+            return false;
+        }
+        if (!packets.next()) {
+            end();
+            return true;
+        }
+        int number = next++;
+        if (isLeading(number)) {
+            packets.drop();
+        } else {
+            send(number);
+        }
+        return true;
+    }
+
+    /** Makes the stream end here, so that the decoder gives what it holds back. @return false when it has ended before */
+    boolean end() {
+        if (draining) {
+            return false;
+        }
+        draining = true;
+        avcodec.avcodec_send_packet(decoder, null);
+        return true;
+    }
+
+    /** Makes the next picture start anew from a key. */
+    void endRun() {
+        runStart = NONE;
+    }
+
+    /**
+     * Whether a packet's picture comes before the key picture with which the run began: it leans on what lies before
+     * that key, and would come out broken, with times that are not its own.
+     */
+    private boolean isLeading(int number) {
+        int picture = index.pictureOf(number);
+        return picture >= 0 && picture < index.pictureOf(runStart);
+    }
+
+    /** A damaged packet is the decoder's to conceal or to refuse; the next may be sound. */
+    private void send(int number) {
+        beforeSending.accept(number);
+        refused |= !packets.send(decoder, number);
+    }
+
+    /**
+     * Brings container and decoder to a key packet; a container that lands later is asked for earlier places.
+     *
+     * @return false when the packet is not found again
+     * @throws UnreadableException when the file is no longer there
+     */
+    boolean jumpTo(int key) throws UnreadableException {
+        int ask = key;
+        for (int back = 1; seek(ask); back *= 2) {
+            int landed = packets.next() ? index.find(packets.met()) : NONE;
+            boolean before = packets.firstMayBeTorn() ? landed < key : landed <= key;
+            if (landed >= 0 && before && feedFrom(landed, key)) {
+                return true;
+            }
+            if (ask == 0) {
+                break;
+            }
+            ask = Math.max(0, ask - back);
+        }
+        reset();
+        packets.reopen();
+        return packets.next() && feedFrom(0, key);
+    }
+
+    private boolean seek(int toPacket) {
+        PacketIndex.Packet goal = index.packet(toPacket);
+        long time = goal.decoded() != PacketIndex.UNKNOWN ? goal.decoded() : goal.seen();
+        reset();
+        return time != PacketIndex.UNKNOWN && packets.seek(time);
+    }
+
+    /**
+     * Drops packets from {@code landed}, which is met already, to before the key, and sends the key.
+     *
+     * @return false when what was found at the key's place is not it: times that are worked out anew after a jump may
+     *     mislead
+     */
+    private boolean feedFrom(int landed, int key) {
+        for (int number = landed; number < key; number++) {
+            if (!packets.next()) {
+                return false;
+            }
+        }
+        if (packets.isKey() != index.packet(key).key()) {
+            return false;
+        }
+        send(key);
+        runStart = key;
+        next = key + 1;
+        return true;
+    }
+
+    private void reset() {
+        avcodec.avcodec_flush_buffers(decoder);
+        packets.flush();
+        draining = false;
+        runStart = NONE;
+        refused = false;
+    }
+}

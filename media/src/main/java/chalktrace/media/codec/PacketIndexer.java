@@ -1,0 +1,77 @@
+package chalktrace.media.codec;
+
+import chalktrace.media.UnreadableException;
+import java.util.ArrayList;
+import java.util.List;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.global.avcodec;
+import org.bytedeco.ffmpeg.global.avutil;
+
+/** Finds in one pass through a file which packet holds which picture. */
+final class PacketIndexer {
+
+    private PacketIndexer() {}
+
+    /**
+     * The index of the packets that are still to be read.
+     *
+     * @throws UnreadableException when there is no picture, or one of a size that can't be shown
+     */
+    static PacketIndex of(PacketReader reader, AVCodecContext decoder, StreamFacts facts) throws UnreadableException {
+        List<PacketIndex.Packet> packets = new ArrayList<>();
+        while (reader.next()) {
+            packets.add(reader.met());
+        }
+        if (packets.stream().allMatch(PacketIndex.Packet::discarded)) {
+            throw UnreadableException.of(
+                    reader.file(),
+                    "has a track for pictures, but no picture in it",
+                    "Copy it again, or choose another file.");
+        }
+        facts.requireSize(reader.file());
+        boolean contradicted = decoder.has_b_frames() > 0 && PacketIndex.areInDecodingOrder(packets);
+        return PacketIndex.haveTimes(packets) && !contradicted
+                ? PacketIndex.fromTimes(packets, facts.unitSeconds(), facts.pictureSeconds())
+                : PacketIndex.fromDecoding(
+                        packets,
+                        orderOfDecoding(reader, decoder, packets.size()),
+                        facts.unitSeconds(),
+                        facts.pictureSeconds(),
+                        contradicted || facts.hasTimesOfDecodingOnly());
+    }
+
+    /** For files without times: one pass through the decoder tells the order in which pictures are seen. */
+    private static int[] orderOfDecoding(PacketReader reader, AVCodecContext decoder, int packets)
+            throws UnreadableException {
+        // A bare stream of pictures can't be rewound.
+        reader.reopen();
+        List<Integer> order = new ArrayList<>();
+        AVFrame frame = avutil.av_frame_alloc();
+        try {
+            int number = 0;
+            boolean more = true;
+            while (more) {
+                more = reader.next();
+                if (more) {
+                    reader.send(decoder, number++);
+                } else {
+                    avcodec.avcodec_send_packet(decoder, null);
+                }
+                while (avcodec.avcodec_receive_frame(decoder, frame) == 0) {
+                    if (frame.pts() >= 0 && frame.pts() < packets) {
+                        order.add((int) frame.pts());
+                    }
+                }
+            }
+        } finally {
+            avutil.av_frame_free(frame);
+        }
+        if (order.isEmpty()) {
+            throw UnreadableException.of(
+                    reader.file(), "holds no picture that can be decoded", "Copy it again from where it came.");
+        }
+        avcodec.avcodec_flush_buffers(decoder);
+        return order.stream().mapToInt(Integer::intValue).distinct().toArray();
+    }
+}
