@@ -19,11 +19,13 @@ import javafx.scene.layout.VBox;
 final class MeasureRows extends VBox {
 
     private final StudyWork work;
+    private final StudyProposals proposals;
     private final VBox values = new VBox(2);
 
-    MeasureRows(StudyWork work) {
+    MeasureRows(StudyWork work, StudyProposals proposals) {
         super(6);
         this.work = work;
+        this.proposals = proposals;
         setId("measures");
         getChildren().addAll(Rows.section("Measures"), values);
         Refresh.on(
@@ -31,7 +33,7 @@ final class MeasureRows extends VBox {
                 this::show,
                 work.movingProperty(),
                 work.chosenProperty(),
-                work.studyProperty(),
+                proposals.studyProperty(),
                 work.session().transport().frameProperty());
     }
 
@@ -70,7 +72,7 @@ final class MeasureRows extends VBox {
     private Optional<String> walk(ShotSetup setup) {
         List<StudyWork.MovingTrack> tracks = work.movingProperty().get();
         List<Walk.Contact> contacts = new ArrayList<>();
-        for (MotionProposal contact : work.studyProperty().get().contacts()) {
+        for (MotionProposal contact : proposals.studyProperty().get().contacts()) {
             tracks.stream()
                     .filter(track -> contact.points().contains(track.track().name()))
                     .filter(track -> track.movement().knows(contact.frame()))

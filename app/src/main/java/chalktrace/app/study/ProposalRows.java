@@ -26,36 +26,38 @@ final class ProposalRows extends VBox {
     private static final int MOST_ROWS = 60;
 
     private final StudyWork work;
+    private final StudyProposals proposals;
     private final VBox list = new VBox(2);
     private final VBox spans = new VBox(2);
     private final HBox all = new HBox(8);
 
-    ProposalRows(StudyWork work) {
+    ProposalRows(StudyWork work, StudyProposals proposals) {
         super(8);
         this.work = work;
-        ValueSlider coarse = new ValueSlider("Coarse", 0, 1, 2, work.coarseProperty()::set);
-        coarse.show(work.coarseProperty().get());
-        ValueSlider limit = new ValueSlider("Strobe at %", 1, 25, 1, work.limitProperty()::set);
-        limit.show(work.limitProperty().get());
+        this.proposals = proposals;
+        ValueSlider coarse = new ValueSlider("Coarse", 0, 1, 2, proposals.coarseProperty()::set);
+        coarse.show(proposals.coarseProperty().get());
+        ValueSlider limit = new ValueSlider("Strobe at %", 1, 25, 1, proposals.limitProperty()::set);
+        limit.show(proposals.limitProperty().get());
         Button takeAll = Buttons.words(
                 "Take all",
                 "mark all proposed frames",
-                () -> work.take(work.studyProperty().get().proposals()));
+                () -> proposals.take(proposals.studyProperty().get().proposals()));
         takeAll.setId("take-all-proposals");
         Button refuseAll = Buttons.words(
                 "Refuse all",
                 "refuse all proposals",
-                () -> work.refuse(work.studyProperty().get().proposals()));
+                () -> proposals.refuse(proposals.studyProperty().get().proposals()));
         all.getChildren().setAll(takeAll, refuseAll);
         Button onKeys = Buttons.words(
                 "Drawings on keys",
                 "make empty drawings on the current level, on marked and proposed keys and breakdowns",
-                work::makeDrawingsOnKeys);
+                proposals::makeDrawingsOnKeys);
         onKeys.setId("drawings-on-keys");
         Button asAdvised = Buttons.words(
                 "Drawings as advised",
                 "make empty drawings on the current level, on ones, twos or threes as advised",
-                work::makeDrawingsAsAdvised);
+                proposals::makeDrawingsAsAdvised);
         asAdvised.setId("drawings-as-advised");
         getChildren()
                 .addAll(
@@ -69,7 +71,7 @@ final class ProposalRows extends VBox {
                         limit,
                         spans,
                         new FlowPane(8, 2, onKeys, asAdvised));
-        Refresh.on(this, this::show, work.studyProperty());
+        Refresh.on(this, this::show, proposals.studyProperty());
     }
 
     private FlowPane measures() {
@@ -90,20 +92,19 @@ final class ProposalRows extends VBox {
     }
 
     private void show() {
-        List<MotionProposal> proposals = work.studyProperty().get().proposals();
-        list.getChildren()
-                .setAll(proposals.stream().limit(MOST_ROWS).map(this::row).toList());
-        if (proposals.isEmpty()) {
+        List<MotionProposal> open = proposals.studyProperty().get().proposals();
+        list.getChildren().setAll(open.stream().limit(MOST_ROWS).map(this::row).toList());
+        if (open.isEmpty()) {
             list.getChildren()
                     .add(Rows.hint(
                             work.movingProperty().get().isEmpty()
                                     ? "Keys, breakdowns and contacts are proposed here once a point is tracked."
                                     : "Nothing more is proposed."));
         }
-        all.setVisible(!proposals.isEmpty());
-        all.setManaged(!proposals.isEmpty());
+        all.setVisible(!open.isEmpty());
+        all.setManaged(!open.isEmpty());
         List<Label> rows = new ArrayList<>();
-        for (SpanAdvice span : work.studyProperty().get().spans()) {
+        for (SpanAdvice span : proposals.studyProperty().get().spans()) {
             rows.add(Rows.hint(words(span)));
         }
         spans.getChildren().setAll(rows);
@@ -131,9 +132,9 @@ final class ProposalRows extends VBox {
         Label frame = Rows.number(
                 String.format(Locale.ROOT, "%4d", work.session().shot().setup().number(proposal.frame())));
         Label kind = new Label(proposal.kind().name().toLowerCase(Locale.ROOT));
-        Button take = Buttons.icon(Icons.DONE, "take this proposal", () -> work.take(List.of(proposal)));
+        Button take = Buttons.icon(Icons.DONE, "take this proposal", () -> proposals.take(List.of(proposal)));
         take.setId("take-" + proposal.kind().name().toLowerCase(Locale.ROOT) + "-" + proposal.frame());
-        Button refuse = Buttons.icon(Icons.CLOSE, "refuse this proposal", () -> work.refuse(List.of(proposal)));
+        Button refuse = Buttons.icon(Icons.CLOSE, "refuse this proposal", () -> proposals.refuse(List.of(proposal)));
         refuse.setId("refuse-" + proposal.kind().name().toLowerCase(Locale.ROOT) + "-" + proposal.frame());
         HBox row = Rows.row(
                 () -> work.session().transport().go(proposal.frame()), frame, kind, Rows.space(), take, refuse);

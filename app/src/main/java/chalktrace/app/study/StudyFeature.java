@@ -19,10 +19,12 @@ public final class StudyFeature implements Feature {
     private static final int LANE_ORDER = 220;
 
     private final StudyWork work;
+    private final StudyProposals proposals;
     private final FileChoice files;
 
     public StudyFeature(Session session, FileChoice files) {
         this.work = new StudyWork(session);
+        this.proposals = new StudyProposals(session, work);
         this.files = files;
     }
 
@@ -49,7 +51,7 @@ public final class StudyFeature implements Feature {
                 () -> List.of(
                         new PointRows(work, files),
                         new DrawnRows(work),
-                        new MeasureRows(work),
-                        new ProposalRows(work))));
+                        new MeasureRows(work, proposals),
+                        new ProposalRows(work, proposals))));
     }
 }
