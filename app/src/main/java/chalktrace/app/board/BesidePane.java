@@ -1,5 +1,6 @@
 package chalktrace.app.board;
 
+import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.picture.PictureSize;
@@ -104,8 +105,7 @@ public final class BesidePane extends Region {
         List<Footage> beside = session.document().shown().footage().stream()
                 .filter(clip -> clip.visible() && clip.where() == Footage.Where.BESIDE_BOARD)
                 .toList();
-        setVisible(!beside.isEmpty());
-        setManaged(!beside.isEmpty());
+        Rows.show(this, !beside.isEmpty());
         setPrefWidth(WIDTH);
         setMinWidth(beside.isEmpty() ? 0 : WIDTH);
         while (stands.size() > beside.size()) {

@@ -4,6 +4,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.media.Progress;
 import chalktrace.media.export.Exporter;
 import chalktrace.media.export.Exporters;
+import chalktrace.media.export.ShotSources;
 import chalktrace.media.file.ShotFile;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -32,6 +33,9 @@ final class ExportCommand implements Callable<Integer> {
     boolean withFootage;
 
     @Mixin
+    MediaAccess media;
+
+    @Mixin
     Answer answer;
 
     @Override
@@ -39,6 +43,7 @@ final class ExportCommand implements Callable<Integer> {
         Path out = Path.of(target);
         Exporter exporter = exporter(out);
         Shot shot = ShotFile.open(file).shot();
+        media.require(file, ShotSources.files(shot, withFootage));
         Exporter.Outcome outcome = exporter.write(shot, out, new Exporter.Choices(withFootage), Progress.NONE);
         ObjectNode document = Answer.object().put("file", target).put("frames", outcome.frames());
         ArrayNode problems = document.putArray("problems");

@@ -63,6 +63,7 @@ final class NewCommand implements Callable<Integer> {
         Shot shot = Shot.empty(name, setup);
         for (Gathered gathered : new Gathered[] {clip, line}) {
             if (gathered != null) {
+                MediaAccess.chosen(gathered.file());
                 shot = gathered.edit(shot).change().apply(shot);
             }
         }

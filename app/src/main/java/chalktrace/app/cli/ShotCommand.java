@@ -50,6 +50,7 @@ final class ShotCommand {
         public Integer call() throws Exception {
             ShotFile.Opened opened = ShotFile.open(shot);
             Gathered gathered = Gathered.from(file, at);
+            MediaAccess.chosen(file);
             Edit edit = gathered.edit(
                     opened.shot(),
                     gathered.pictures().filter(p -> p.model().isEmpty()).map(p -> options.conform(at, p.times())));

@@ -48,11 +48,14 @@ final class StudyCommand implements Callable<Integer> {
     Double floor;
 
     @Mixin
+    MediaAccess media;
+
+    @Mixin
     Answer answer;
 
     @Override
     public Integer call() throws Exception {
-        StudySubject subject = StudySubject.of(file, points);
+        StudySubject subject = StudySubject.of(file, points, media);
         StudySettings settings = new StudySettings(
                 coarse, subject.heightPx(), limit, floor == null ? subject.floorY() : OptionalDouble.of(floor));
         Study measured = Study.of(subject.points(), subject.first(), subject.last(), settings);

@@ -30,9 +30,9 @@ record StudySubject(
         List<MovingPoint> points, boolean named, int first, int last, double heightPx, OptionalDouble floorY) {
 
     /** @param table of paths; null to follow what moves in a clip, or to take what was tracked in a shot */
-    static StudySubject of(Path file, Path table) throws Exception {
+    static StudySubject of(Path file, Path table, MediaAccess media) throws Exception {
         if (file.getFileName() != null && file.getFileName().toString().endsWith(".chalk")) {
-            return ofShot(file, table);
+            return ofShot(file, table, media);
         }
         try (Reference reference = References.open(file)) {
             double height = reference.displaySize().height();
@@ -50,7 +50,7 @@ record StudySubject(
         }
     }
 
-    private static StudySubject ofShot(Path file, Path table) throws UnreadableException {
+    private static StudySubject ofShot(Path file, Path table, MediaAccess media) throws UnreadableException {
         Shot shot = ShotFile.open(file).shot();
         StudySubject found = table != null
                 ? given(
@@ -58,20 +58,21 @@ record StudySubject(
                         shot.setup().size().height(),
                         table,
                         shot.setup().length())
-                : tracked(file, shot);
+                : tracked(file, shot, media);
         return found.withFloorY(shot.guides().stream()
                 .filter(guide -> guide.kind() == Guide.Kind.FLOOR)
                 .mapToDouble(guide -> guide.point(0).y())
                 .findFirst());
     }
 
-    private static StudySubject tracked(Path file, Shot shot) throws UnreadableException {
+    private static StudySubject tracked(Path file, Shot shot, MediaAccess media) throws UnreadableException {
         List<MovingPoint> points = new ArrayList<>();
         for (Footage clip : shot.footage()) {
             List<Track> tracks = shot.tracks().stream()
                     .filter(track -> track.footage().equals(clip.id()))
                     .toList();
             if (!tracks.isEmpty()) {
+                media.require(file, List.of(clip.file()));
                 try (Reference reference = References.open(clip, shot)) {
                     PictureSource pictures = reference.of(clip, shot.setup());
                     for (Track track : tracks) {

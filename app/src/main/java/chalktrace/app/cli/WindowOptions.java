@@ -41,6 +41,15 @@ public final class WindowOptions {
         return colours;
     }
 
+    @Option(
+            names = "--media-anywhere",
+            description = "Also read media that the shot names outside its own folder, from now on.")
+    boolean mediaAnywhere;
+
+    public boolean isMediaAnywhere() {
+        return mediaAnywhere;
+    }
+
     @Option(names = "--sheet", description = "Show the exposure sheet in the board's place.")
     boolean sheet;
 

@@ -56,4 +56,10 @@ public final class Rows {
         HBox.setHgrow(space, Priority.ALWAYS);
         return space;
     }
+
+    /** Shows a part of a card, or takes it out so that it takes no room. */
+    public static void show(Node part, boolean shown) {
+        part.setVisible(shown);
+        part.setManaged(shown);
+    }
 }

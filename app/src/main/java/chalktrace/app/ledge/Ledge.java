@@ -317,8 +317,7 @@ public final class Ledge extends HBox {
                             .equals(session.selection().chalkProperty().get());
             shown.get(i).show(chalks.get(i), i + 1, inHand);
             boolean wanted = inHand || mouths || !MouthDrawings.isMouthChalk(chalks.get(i));
-            shown.get(i).setVisible(wanted);
-            shown.get(i).setManaged(wanted);
+            Rows.show(shown.get(i), wanted);
         }
     }
 
@@ -331,8 +330,7 @@ public final class Ledge extends HBox {
                 .color()
                 .contrast(shot.setup().paper());
         boolean offered = greyPaper.isSelected() || bare && contrast < LEAST_CONTRAST;
-        greyPaper.setVisible(offered);
-        greyPaper.setManaged(offered);
+        Rows.show(greyPaper, offered);
     }
 
     private void showLanding() {

@@ -61,6 +61,7 @@ public final class Footages implements FootagePictures {
     }
 
     private final Document document;
+    private final OutsideMedia outside;
     private final Proxies proxies;
     private final FrameCache cache = new FrameCache(CACHE_BYTES);
     private final FrameCache proxyCache = new FrameCache(PROXY_CACHE_BYTES);
@@ -86,8 +87,9 @@ public final class Footages implements FootagePictures {
         arrivals.set(arrivals.get() + 1);
     });
 
-    Footages(Document document, Proxies proxies) {
+    Footages(Document document, Proxies proxies, OutsideMedia outside) {
         this.document = document;
+        this.outside = outside;
         this.proxies = proxies;
         document.shownProperty().addListener((property, before, now) -> {
             if (before.footage() != now.footage()) {
@@ -105,6 +107,10 @@ public final class Footages implements FootagePictures {
                 open.use(change.getValueAdded(), proxyCache);
                 arrivals.set(arrivals.get() + 1);
             }
+        });
+        outside.whenAllowed(() -> {
+            problems.values().removeIf(OutsideMedia.HELD_BACK::equals);
+            follow();
         });
         rest.setOnFinished(rested -> arrivals.set(arrivals.get() + 1));
         follow();
@@ -347,6 +353,8 @@ public final class Footages implements FootagePictures {
         for (String file : wanted) {
             if (byFile.containsKey(file)) {
                 considerProxy(file);
+            } else if (outside.isHeldBack(file)) {
+                problems.put(file, OutsideMedia.HELD_BACK);
             } else if (!problems.containsKey(file)) {
                 opener.execute(() -> open(file));
             }

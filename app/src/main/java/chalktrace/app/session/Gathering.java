@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.app.state.MediaFolders;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.ReferenceEdits;
 import chalktrace.core.shot.ShotSetup;
@@ -22,8 +23,10 @@ public final class Gathering {
     private final Proposals proposals;
     private final Notices notices;
     private final Looking looking;
+    private final OutsideMedia outside;
 
-    Gathering(Document document, Proposals proposals, Notices notices, Looking looking) {
+    Gathering(Document document, Proposals proposals, Notices notices, Looking looking, OutsideMedia outside) {
+        this.outside = outside;
         this.looking = looking;
         this.document = document;
         this.proposals = proposals;
@@ -83,6 +86,7 @@ public final class Gathering {
 
     /** Looks at a file and tells what it is. */
     public void look(Path file, int frame, Consumer<Gathered> then) {
+        outside.allow(List.of(MediaFolders.of(file)));
         proposals.find("read " + file.getFileName(), job -> Gathered.from(file, frame), then);
     }
 

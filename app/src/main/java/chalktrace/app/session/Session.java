@@ -1,6 +1,7 @@
 package chalktrace.app.session;
 
 import chalktrace.app.keys.KeySet;
+import chalktrace.app.state.MediaFolders;
 import chalktrace.app.state.Preferences;
 import chalktrace.app.state.UserDictionary;
 import chalktrace.core.edit.StrokeLanding;
@@ -24,6 +25,7 @@ public final class Session {
     private final Jobs jobs = new Jobs();
     private final Notices notices = new Notices();
     private final Preferences preferences;
+    private final OutsideMedia outsideMedia;
     private final Proxies proxies;
     private final Footages footages;
     private final Thumbnails thumbnails;
@@ -59,10 +61,11 @@ public final class Session {
         selection = new Selection(document);
         preferences = new Preferences(stateFolder);
         keys = new KeySet(stateFolder);
+        outsideMedia = new OutsideMedia(document, new MediaFolders(stateFolder), jobs);
         proxies = new Proxies(jobs, notices, preferences);
-        footages = new Footages(document, proxies);
+        footages = new Footages(document, proxies, outsideMedia);
         thumbnails = new Thumbnails(footages, proxies, preferences);
-        sounds = new Sounds(document);
+        sounds = new Sounds(document, outsideMedia);
         transport = new Transport(document, sounds, devices);
         transport.playingProperty().addListener((property, before, playing) -> {
             footages.setRunning(playing);
@@ -71,9 +74,9 @@ public final class Session {
         jobs.repeat(footages::lookForChanges, CHANGES_SECONDS);
         proposals = new Proposals(document, jobs, notices);
         keeping = new Keeping(notices);
-        shelf = new Shelf(document, jobs, notices, keeping, stateFolder);
+        shelf = new Shelf(document, jobs, notices, keeping, outsideMedia, stateFolder);
         looking = new Looking(document, transport);
-        gathering = new Gathering(document, proposals, notices, looking);
+        gathering = new Gathering(document, proposals, notices, looking, outsideMedia);
         exporting = new Exporting(document, jobs, notices);
         painting = new Painting(document, selection, transport, proposals, notices);
         snapping = new Snapping(document, transport, footages, jobs);
@@ -139,6 +142,11 @@ public final class Session {
 
     public Preferences preferences() {
         return preferences;
+    }
+
+    /** Which media outside the shot's folder may be read. */
+    public OutsideMedia outsideMedia() {
+        return outsideMedia;
     }
 
     public Proxies proxies() {

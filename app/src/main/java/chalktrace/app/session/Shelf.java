@@ -23,13 +23,15 @@ public final class Shelf {
     private final Jobs jobs;
     private final Notices notices;
     private final Keeping keeping;
+    private final OutsideMedia outside;
 
     /** Of shots that were never saved, and of those whose own folder can't be written to. */
     private final Path unsavedFolder;
 
     private final List<Found> restored = new ArrayList<>();
 
-    Shelf(Document document, Jobs jobs, Notices notices, Keeping keeping, Path stateFolder) {
+    Shelf(Document document, Jobs jobs, Notices notices, Keeping keeping, OutsideMedia outside, Path stateFolder) {
+        this.outside = outside;
         this.document = document;
         this.jobs = jobs;
         this.notices = notices;
@@ -118,15 +120,25 @@ public final class Shelf {
         restored.clear();
         document.open(shot, read.opened.file(), file, read.lock.lock(), readOnly);
         notices.putAway();
+        List<String> words = new ArrayList<>();
+        List<Notices.Offer> offers = new ArrayList<>();
+        if (readOnly != null) {
+            words.add(readOnly);
+        }
         if (readOnly != null
                 && read.lock.mayBeLeft()
                 && read.opened.whyReadOnly().isEmpty()) {
-            notices.offer(
-                    readOnly + " If that is not so any more, open it for editing.",
-                    new Notices.Offer("Open for editing", () -> takeOver(file, leftovers)));
-        } else if (readOnly != null) {
-            notices.say(readOnly);
-        } else {
+            words.add("If that is not so any more, open it for editing.");
+            offers.add(new Notices.Offer("Open for editing", () -> takeOver(file, leftovers)));
+        }
+        if (!outside.folders().isEmpty()) {
+            words.add(outside.question());
+            offers.add(new Notices.Offer("Allow and read", outside::allow));
+        }
+        if (!words.isEmpty()) {
+            notices.offer(String.join(" ", words), offers.toArray(Notices.Offer[]::new));
+        }
+        if (readOnly == null) {
             find(() -> Leftover.of(file, unsavedFolder), leftovers);
         }
     }
@@ -213,6 +225,7 @@ public final class Shelf {
 
     private void saved(Shot shot, Path target, Optional<ShotLock> lock, boolean elsewhere) {
         boolean sameFile = target.equals(document.pathProperty().get());
+        List<Path> held = outside.folders();
         restored.clear();
         if (sameFile) {
             keeping.saved(shot);
@@ -220,6 +233,10 @@ public final class Shelf {
             keeping.begin(() -> Journal.of(target, shot, unsavedFolder));
         }
         document.savedAs(shot, target, elsewhere ? lock : document.lock());
+        // What was read before may be read from the new place.
+        outside.allow(outside.folders().stream()
+                .filter(folder -> !held.contains(folder))
+                .toList());
         note();
         if (keeping.problemProperty().get() != null) {
             notices.problem("Saved. " + keeping.warning());

@@ -23,17 +23,23 @@ import javafx.collections.ObservableMap;
 public final class Sounds implements SoundSource {
 
     private final Document document;
+    private final OutsideMedia outside;
     private final ObservableMap<String, Peaks> byFile = FXCollections.observableHashMap();
     private final ObservableMap<String, String> problems = FXCollections.observableHashMap();
     private final ReadOnlyObjectWrapper<ShotMix> mix = new ReadOnlyObjectWrapper<>();
     private final ExecutorService thread = Workers.one("read sound");
 
-    Sounds(Document document) {
+    Sounds(Document document, OutsideMedia outside) {
         this.document = document;
+        this.outside = outside;
         document.shownProperty().addListener((property, before, now) -> {
             if (before.sounds() != now.sounds()) {
                 follow(now);
             }
+        });
+        outside.whenAllowed(() -> {
+            problems.values().removeIf(OutsideMedia.HELD_BACK::equals);
+            follow(document.shown());
         });
         follow(document.shown());
     }
@@ -67,7 +73,9 @@ public final class Sounds implements SoundSource {
         byFile.keySet().retainAll(wanted);
         problems.keySet().retainAll(wanted);
         for (String file : wanted) {
-            if (!byFile.containsKey(file) && !problems.containsKey(file)) {
+            if (outside.isHeldBack(file)) {
+                problems.put(file, OutsideMedia.HELD_BACK);
+            } else if (!byFile.containsKey(file) && !problems.containsKey(file)) {
                 thread.execute(() -> read(file));
             }
         }

@@ -51,8 +51,7 @@ final class JointRows extends VBox {
         Optional<Figure> own = work.own(clip);
         Optional<Figure> lender = borrowed.flatMap(lent -> work.lender(lent.footage()));
         boolean shown = own.isPresent() && lender.isPresent();
-        setVisible(shown);
-        setManaged(shown);
+        Rows.show(this, shown);
         if (!shown) {
             return;
         }

@@ -57,8 +57,7 @@ final class ViewsStrip extends ScrollPane {
     private void show() {
         boolean shown = work.viewsShownProperty().get()
                 && work.current().flatMap(work::figure).isPresent();
-        setVisible(shown);
-        setManaged(shown);
+        Rows.show(this, shown);
         setMinWidth(shown ? WIDTH + ROOM : 0);
         setPrefWidth(shown ? WIDTH + ROOM : 0);
         if (!shown) {

@@ -101,8 +101,7 @@ final class ProposalRows extends VBox {
                                     ? "Keys, breakdowns and contacts are proposed here once a point is tracked."
                                     : "Nothing more is proposed."));
         }
-        all.setVisible(!open.isEmpty());
-        all.setManaged(!open.isEmpty());
+        Rows.show(all, !open.isEmpty());
         List<Label> rows = new ArrayList<>();
         for (SpanAdvice span : proposals.studyProperty().get().spans()) {
             rows.add(Rows.hint(words(span)));

@@ -95,6 +95,9 @@ public final class ChalkApplication extends Application {
             }
         });
         session.view().sheetProperty().set(options.isSheet());
+        if (options.isMediaAnywhere()) {
+            session.document().whenNextOpened(session.outsideMedia()::allow);
+        }
         if (options.look() != null) {
             session.view().stepProperty().set(Step.GATHER);
             Runnable look = () -> session.gathering().lookAt(List.of(options.look()), 0);

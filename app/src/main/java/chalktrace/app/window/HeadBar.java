@@ -254,7 +254,6 @@ final class HeadBar extends HBox {
     }
 
     private static void visible(Label label, boolean shown) {
-        label.setVisible(shown);
-        label.setManaged(shown);
+        Rows.show(label, shown);
     }
 }

@@ -58,8 +58,7 @@ final class KeySheet extends StackPane {
         search.textProperty()
                 .addListener((property, before, text) -> rows.forEach((action, row) -> {
                     boolean wanted = action.isFoundBy(text) || keys.text(action).equalsIgnoreCase(text.strip());
-                    row.setVisible(wanted);
-                    row.setManaged(wanted);
+                    Rows.show(row, wanted);
                 }));
         ScrollPane scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);

@@ -6,6 +6,7 @@ import chalktrace.app.board.Board;
 import chalktrace.app.board.pen.PenSource;
 import chalktrace.app.board.pen.tablet.TabletPen;
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.Features;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.Keys;
@@ -108,8 +109,7 @@ public final class Workbench {
         root.getStyleClass().add("window");
         session.view().wholeWindowProperty().addListener((property, before, whole) -> {
             for (Region part : List.of(ledge, tray)) {
-                part.setVisible(!whole);
-                part.setManaged(!whole);
+                Rows.show(part, !whole);
             }
         });
         Scene scene = new Scene(root, WIDTH, HEIGHT);

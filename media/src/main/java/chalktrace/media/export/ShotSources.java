@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The footage and sound of one shot, opened for work that waits for every picture, such as an export. Pictures are the
@@ -45,23 +46,35 @@ public final class ShotSources implements FootagePictures, SoundSource, AutoClos
     public static ShotSources open(Shot shot, boolean withFootage) throws UnreadableException {
         ShotSources sources = new ShotSources(shot);
         try {
-            if (withFootage) {
-                for (Footage clip : shot.footage()) {
-                    if (clip.visible() && clip.where() != Footage.Where.BESIDE_BOARD) {
-                        sources.footage.put(clip.id(), References.open(clip, shot));
-                    }
-                }
+            for (Footage clip : withFootage ? seen(shot) : List.<Footage>of()) {
+                sources.footage.put(clip.id(), References.open(clip, shot));
             }
-            for (SoundClip clip : shot.sounds()) {
-                if (!clip.muted()) {
-                    sources.sounds.put(clip.id(), SoundFiles.read(Path.of(clip.file())));
-                }
+            for (SoundClip clip : heard(shot)) {
+                sources.sounds.put(clip.id(), SoundFiles.read(Path.of(clip.file())));
             }
         } catch (UnreadableException | RuntimeException e) {
             sources.close();
             throw e;
         }
         return sources;
+    }
+
+    /** The files that {@link #open} reads. */
+    public static List<String> files(Shot shot, boolean withFootage) {
+        return Stream.concat(
+                        (withFootage ? seen(shot) : List.<Footage>of()).stream().map(Footage::file),
+                        heard(shot).stream().map(SoundClip::file))
+                .toList();
+    }
+
+    private static List<Footage> seen(Shot shot) {
+        return shot.footage().stream()
+                .filter(clip -> clip.visible() && clip.where() != Footage.Where.BESIDE_BOARD)
+                .toList();
+    }
+
+    private static List<SoundClip> heard(Shot shot) {
+        return shot.sounds().stream().filter(clip -> !clip.muted()).toList();
     }
 
     /** Where a picture is damaged the last good one stands in for it, and {@link #problems} says so. */

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.Collection;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 
@@ -18,12 +19,12 @@ final class MediaMarks {
 
     private MediaMarks() {}
 
-    /** The marks of files as they are now; of those that are not there, as they were. */
-    static Map<Path, ContentMark> of(Collection<String> files, Map<Path, ContentMark> before) {
+    /** The marks of files as they are now; of those that are not there or may not be read, as they were. */
+    static Map<Path, ContentMark> of(Collection<String> files, Map<Path, ContentMark> before, Set<String> unread) {
         Map<Path, ContentMark> marks = new TreeMap<>();
         for (String file : files) {
             Path path = Path.of(file);
-            ContentMark.of(path)
+            (unread.contains(file) ? Optional.<ContentMark>empty() : ContentMark.of(path))
                     .or(() -> Optional.ofNullable(before.get(path)))
                     .ifPresent(mark -> marks.put(path, mark));
         }

@@ -22,8 +22,11 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFileAttributeView;
+import java.util.Collection;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A shot in its file: a ZIP of one JSON document and an SVG for each drawing. The object stays with the open document: it
@@ -48,6 +51,9 @@ public final class ShotFile {
     private final PackedDrawings packed = new PackedDrawings();
     private ObjectNode lastRead = JSON.createObjectNode();
     private volatile Map<Path, ContentMark> marks = Map.of();
+
+    /** Files outside the shot's folder, of which nobody has said that they may be read. */
+    private volatile Set<String> unread = Set.of();
 
     private ShotFile(Opener opener) {
         this.opener = opener;
@@ -91,6 +97,7 @@ public final class ShotFile {
             ShotFile file = fresh();
             file.lastRead = (ObjectNode) root;
             file.marks = MediaMarks.read(root, written -> MediaPaths.toMemory(written, path));
+            file.unread = outside(path, shot);
             return new Opened(
                     shot,
                     file,
@@ -110,7 +117,7 @@ public final class ShotFile {
      */
     public void save(Shot shot, Path target) throws UnwritableException {
         ObjectNode root = ShotJson.write(shot, ShotFile::entryOf, path -> MediaPaths.toFile(path, target));
-        Map<Path, ContentMark> found = MediaMarks.of(shot.mediaFiles(), marks);
+        Map<Path, ContentMark> found = MediaMarks.of(shot.mediaFiles(), marks, unread);
         MediaMarks.write(found, root, path -> MediaPaths.toFile(path, target));
         UnknownFields.carry(lastRead, root);
         Path place = target;
@@ -178,6 +185,18 @@ public final class ShotFile {
                     "names " + drawings + " drawings but holds " + archive.parts() + " parts",
                     "Take an earlier copy.");
         }
+    }
+
+    private static Set<String> outside(Path path, Shot shot) {
+        Path folder = path.toAbsolutePath().normalize().getParent();
+        return shot.mediaFiles().stream()
+                .filter(file -> !Path.of(file).startsWith(folder))
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** Lets a save look into media outside the shot's folder, for the marks by which they are found again. */
+    public void mayRead(Collection<String> media) {
+        unread = unread.stream().filter(file -> !media.contains(file)).collect(Collectors.toUnmodifiableSet());
     }
 
     private static Path saving(Path place) {

@@ -18,7 +18,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -42,6 +41,9 @@ final class FootageCard extends VBox {
     private final Label problem = Rows.hint("");
     private final Button find = Buttons.edged(Icons.FIND_FILE, "Find the file", this::find);
     private final Button eye = Buttons.icon(Icons.SHOWN, "show or hide this footage", this::showOrHide);
+    private final Button allow =
+            Buttons.words("Allow and read", "read media outside the shot's folder, now and later", this::allow);
+
     private final Button findAll = Buttons.edged(Icons.FIND_FILE, "Look through a folder for all", this::findAll);
     private final VBox changed;
     private final ToggleGroup where = new ToggleGroup();
@@ -87,6 +89,7 @@ final class FootageCard extends VBox {
                         head,
                         top,
                         problem,
+                        allow,
                         find,
                         findAll,
                         changed,
@@ -143,9 +146,11 @@ final class FootageCard extends VBox {
         name.setText(clip.name());
         eye.setGraphic(Theme.icon(clip.visible() ? Icons.SHOWN : Icons.HIDDEN));
         String wrong = session.footages().problems().get(clip.file());
-        show(problem, wrong != null);
-        show(find, wrong != null);
-        show(findAll, wrong != null);
+        Rows.show(problem, wrong != null);
+        boolean held = session.outsideMedia().isHeldBack(clip.file());
+        Rows.show(allow, held);
+        Rows.show(find, wrong != null && !held);
+        Rows.show(findAll, wrong != null && !held);
         problem.setText(wrong == null ? "" : wrong);
         getStyleClass().remove("problem");
         if (wrong != null) {
@@ -159,7 +164,7 @@ final class FootageCard extends VBox {
             facts.setText(wrong == null ? "reading\u2026" : "");
             meets.setText("");
         }
-        show(changed, wrong == null && session.footages().changed().contains(clip.file()));
+        Rows.show(changed, wrong == null && session.footages().changed().contains(clip.file()));
         where.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == clip.where()));
         look.show(clip);
         place.show(clip);
@@ -239,8 +244,7 @@ final class FootageCard extends VBox {
         files.folder("Choose a folder to look through").ifPresent(session.gathering()::findAll);
     }
 
-    private static void show(Node node, boolean shown) {
-        node.setVisible(shown);
-        node.setManaged(shown);
+    private void allow() {
+        session.outsideMedia().allow();
     }
 }

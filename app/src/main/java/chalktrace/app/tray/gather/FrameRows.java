@@ -50,12 +50,10 @@ final class FrameRows extends VBox {
     void show(Footage clip) {
         ShotSetup setup = session.shot().setup();
         boolean runs = !clip.isStill();
-        startRow.setVisible(runs);
-        startRow.setManaged(runs);
+        Rows.show(startRow, runs);
         start.set(setup.number(clip.conform().startFrame()));
         onlyOn.setSelected(clip.span().isPresent());
-        spanRow.setVisible(clip.span().isPresent());
-        spanRow.setManaged(clip.span().isPresent());
+        Rows.show(spanRow, clip.span().isPresent());
         clip.span().ifPresent(span -> {
             from.set(setup.number(span.start()));
             to.set(setup.number(span.last()));

@@ -95,8 +95,7 @@ final class SetupCard extends GridPane {
             // Not typed to its end yet.
         }
         rateWords.setText(words);
-        rateWords.setVisible(!words.isEmpty());
-        rateWords.setManaged(!words.isEmpty());
+        Rows.show(rateWords, !words.isEmpty());
     }
 
     void show(ShotSetup setup) {

@@ -63,15 +63,13 @@ final class StillRows extends VBox {
         int count = reference == null ? 1 : reference.times().count();
         standsStill.setSelected(shown.isStill());
         standsStill.setDisable(count == 1);
-        chosen.setVisible(shown.isStill());
-        chosen.setManaged(shown.isStill());
+        Rows.show(chosen, shown.isStill());
         if (!shown.isStill()) {
             return;
         }
         StillView view = viewHere(shown);
         picture.set(view.picture() + 1);
-        pictureRow.setVisible(count > 1);
-        pictureRow.setManaged(count > 1);
+        Rows.show(pictureRow, count > 1);
         part.show(shown, view.picture(), view.region());
         list.getChildren().setAll(shown.views().stream().map(v -> row(v, view)).toList());
     }

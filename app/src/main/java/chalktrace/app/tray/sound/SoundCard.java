@@ -36,6 +36,7 @@ public final class SoundCard extends VBox {
     private final Label facts = Rows.hint("");
     private final Button mute;
     private final Button find;
+    private final Button allow;
     private final ValueSlider gain;
     private final ValueSlider start;
     private final ValueSlider head;
@@ -54,6 +55,8 @@ public final class SoundCard extends VBox {
                 Icons.AUDIBLE,
                 "mute or unmute this sound",
                 () -> change(id, "mute or unmute", c -> c.withMuted(!c.muted())));
+        allow = Buttons.words(
+                "Allow and read", "read media outside the shot's folder, now and later", session.outsideMedia()::allow);
         find = Buttons.edged(Icons.FIND_FILE, "Find the file", () -> files.openMedia()
                 .filter(chosen -> !chosen.isEmpty())
                 .ifPresent(chosen -> session.gathering().find(file, chosen.get(0))));
@@ -123,7 +126,7 @@ public final class SoundCard extends VBox {
         detach.setId("detach-sound");
         getChildren()
                 .addAll(
-                        titleRow, facts, find, gain, start, moves, hit, head, tail, fadeIn, fadeOut, solo, split,
+                        titleRow, facts, allow, find, gain, start, moves, hit, head, tail, fadeIn, fadeOut, solo, split,
                         detach);
     }
 
@@ -137,8 +140,9 @@ public final class SoundCard extends VBox {
         if (problem != null) {
             getStyleClass().add("problem");
         }
-        find.setVisible(problem != null);
-        find.setManaged(problem != null);
+        boolean held = session.outsideMedia().isHeldBack(clip.file());
+        Rows.show(allow, held);
+        Rows.show(find, problem != null && !held);
         facts.setText(
                 problem != null
                         ? problem
@@ -162,8 +166,7 @@ public final class SoundCard extends VBox {
         fadeIn.show(clip.fade().inSeconds());
         fadeOut.show(clip.fade().outSeconds());
         solo.setSelected(clip.solo());
-        detach.setVisible(clip.isAttached());
-        detach.setManaged(clip.isAttached());
+        Rows.show(detach, clip.isAttached());
     }
 
     private double frame() {

@@ -49,8 +49,7 @@ final class FillRows extends VBox {
 
     private void show() {
         boolean shown = session.view().toolProperty().get().equals(Tool.FILL);
-        setVisible(shown);
-        setManaged(shown);
+        Rows.show(this, shown);
     }
 
     private static NumberField number(String name, DoubleProperty value) {

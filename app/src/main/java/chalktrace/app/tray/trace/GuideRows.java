@@ -43,8 +43,7 @@ final class GuideRows extends VBox {
 
     private void show() {
         boolean wanted = session.view().toolProperty().get().equals(View.Tool.GUIDES);
-        setVisible(wanted);
-        setManaged(wanted);
+        Rows.show(this, wanted);
         list.getChildren().clear();
         for (Guide guide : session.shot().guides()) {
             HBox row = new HBox(

@@ -31,7 +31,6 @@ final class PenRows extends VBox {
     private void show() {
         String words = session.pen().wordsProperty().get();
         says.setText(words);
-        says.setVisible(!words.isEmpty());
-        says.setManaged(!words.isEmpty());
+        Rows.show(says, !words.isEmpty());
     }
 }

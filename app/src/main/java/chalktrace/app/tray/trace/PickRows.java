@@ -84,8 +84,7 @@ final class PickRows extends VBox {
 
     private void show() {
         boolean shown = session.view().toolProperty().get().equals(Tool.PICK);
-        setVisible(shown);
-        setManaged(shown);
+        Rows.show(this, shown);
         Pick pick = session.selection().pickProperty().get();
         parts.show(pick);
         count.setText(

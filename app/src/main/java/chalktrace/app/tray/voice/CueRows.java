@@ -196,8 +196,7 @@ final class CueRows extends VBox {
                             "Press " + session.keys().text(Action.CUE) + " where the picture must meet a sound."));
         }
         Optional<Cue> cue = cue();
-        chosen.setVisible(cue.isPresent());
-        chosen.setManaged(cue.isPresent());
+        Rows.show(chosen, cue.isPresent());
         cue.ifPresent(c -> {
             if (!name.isFocused()) {
                 name.setText(c.name());
@@ -207,8 +206,7 @@ final class CueRows extends VBox {
             lead.setDisable(c.tie().isEmpty());
         });
         int all = session.cueing().candidatesProperty().get().size();
-        found.setVisible(all > 0);
-        found.setManaged(all > 0);
+        Rows.show(found, all > 0);
         foundWords.setText(all + " found, " + stronger().size() + " of them stronger. On the lane a click keeps one.");
         Tempo tempo = session.cueing().tempoProperty().get();
         tempoWords.setText(

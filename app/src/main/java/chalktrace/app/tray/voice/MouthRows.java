@@ -303,10 +303,8 @@ final class MouthRows extends VBox {
         mouths.forEach(tile -> tile.setCurrent(tile.shape().equals(here)));
         boolean onLevel = MouthLevels.find(shot).isPresent();
         showMouths.setSelected(shot.mouthPlace().filter(MouthPlace::visible).isPresent());
-        showMouths.setVisible(!onLevel);
-        showMouths.setManaged(!onLevel);
-        level.setVisible(!onLevel);
-        level.setManaged(!onLevel);
+        Rows.show(showMouths, !onLevel);
+        Rows.show(level, !onLevel);
         MouthRules rules = shot.speech().rules();
         lead.show(rules.leadMillis());
         least.show(rules.leastMillis());
@@ -325,8 +323,7 @@ final class MouthRows extends VBox {
                 .distinct()
                 .sorted()
                 .toList();
-        speakerRow.setVisible(names.size() > 1);
-        speakerRow.setManaged(names.size() > 1);
+        Rows.show(speakerRow, names.size() > 1);
         if (!speaker.getItems().equals(names)) {
             speaker.getItems().setAll(names);
         }

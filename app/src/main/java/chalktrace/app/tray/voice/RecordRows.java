@@ -79,10 +79,8 @@ final class RecordRows extends VBox {
                         : seconds < 0
                                 ? "starts in " + (int) Math.ceil(-seconds)
                                 : String.format(Locale.ROOT, "recording: %.1f s", seconds));
-        state.setVisible(on);
-        state.setManaged(on);
-        meter.setVisible(on);
-        meter.setManaged(on);
+        Rows.show(state, on);
+        Rows.show(meter, on);
         meter.setProgress(Math.max(0, Math.min(1, 1 - recording.levelProperty().get() / FAINTEST_DECIBELS)));
     }
 

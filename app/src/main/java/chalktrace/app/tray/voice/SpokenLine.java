@@ -96,8 +96,7 @@ final class SpokenLine extends FlowPane {
             nodes.add(label);
         }
         getChildren().setAll(nodes);
-        setVisible(!nodes.isEmpty());
-        setManaged(!nodes.isEmpty());
+        Rows.show(this, !nodes.isEmpty());
     }
 
     private Label label(Word word) {

@@ -105,8 +105,7 @@ final class WordRows extends VBox {
 
     private void show() {
         Optional<Word> word = word();
-        setVisible(word.isPresent());
-        setManaged(word.isPresent());
+        Rows.show(this, word.isPresent());
         word.ifPresent(w -> {
             ShotSetup setup = session.shot().setup();
             if (!text.isFocused()) {
