@@ -29,15 +29,19 @@ public record Phone(String symbol, double startSeconds, double endSeconds, doubl
 
     /** @throws IllegalArgumentException when it is no phone or its end does not lie after its start */
     public Phone {
-        if (!SYMBOLS.contains(symbol)) {
-            throw new IllegalArgumentException("\"" + symbol
-                    + "\" is no phoneme of ARPAbet. Write those of CMUdict without stress, such as K EH T AH L.");
-        }
+        requireSymbol(symbol);
         if (!(startSeconds >= 0) || !(endSeconds > startSeconds) || Double.isInfinite(endSeconds)) {
             throw new IllegalArgumentException("The phoneme " + symbol + " must end after its start.");
         }
         if (!(decibels <= 0) || Double.isInfinite(decibels)) {
             throw new IllegalArgumentException("The phoneme " + symbol + " is at most as loud as full scale, 0 dB.");
+        }
+    }
+
+    static void requireSymbol(String symbol) {
+        if (!SYMBOLS.contains(symbol)) {
+            throw new IllegalArgumentException("\"" + symbol
+                    + "\" is no phoneme of ARPAbet. Write those of CMUdict without stress, such as K EH T AH L.");
         }
     }
 

@@ -23,8 +23,10 @@ public record Speech(String script, List<Word> words, List<Saying> sayings, Spea
     /** A word and its phones (ARPAbet, without stress), such as "kettle": K EH T AH L. */
     public record Saying(String word, List<String> phones) {
 
+        /** @throws IllegalArgumentException when one is no phone; it says which */
         public Saying {
             phones = List.copyOf(phones);
+            phones.forEach(Phone::requireSymbol);
         }
     }
 

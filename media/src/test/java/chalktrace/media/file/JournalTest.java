@@ -13,6 +13,7 @@ import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.testing.FullShot;
+import chalktrace.media.testing.Variations;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
@@ -25,6 +26,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
@@ -126,8 +128,25 @@ class JournalTest {
 
     @Test
     void cutAfterAnyWriteTheLastCommitComesBack() throws Exception {
+        assertEachComesBack(edited(opened, 60));
+    }
+
+    @Test
+    void whateverIsChangedInAShotIsKept() throws Exception {
+        List<Shot> shots = new ArrayList<>(Variations.of(opened).stream()
+                .map(variation -> (Shot) variation.value())
+                .filter(shot -> shot.mediaFiles().stream()
+                        .allMatch(media -> Path.of(media).isAbsolute()))
+                .toList());
+        long seed = System.nanoTime();
+        System.out.println("changes in an order of seed " + seed);
+        Collections.shuffle(shots, new Random(seed));
+        assertEachComesBack(shots);
+    }
+
+    /** Keeps one after the other, and looks at what is left after a cut behind some of them and between. */
+    private void assertEachComesBack(List<Shot> shots) throws Exception {
         Journal journal = journal();
-        List<Shot> shots = edited(opened, 60);
         List<Long> ends = new ArrayList<>();
         Path records = journal.folder().resolve("journal-1");
         for (Shot shot : shots) {

@@ -13,17 +13,22 @@ import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Cue;
+import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.MouthPlace;
+import chalktrace.core.shot.MouthRules;
+import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.PastedPicture;
+import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.Speech;
 import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
 import chalktrace.core.space.Borrowed;
@@ -38,11 +43,13 @@ import chalktrace.core.space.Point3;
 import chalktrace.core.space.SavedView;
 import chalktrace.core.space.Staging;
 import chalktrace.core.stroke.Curve;
+import chalktrace.core.stroke.LineEnds;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PressureCurve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
+import chalktrace.core.time.FrameMap;
 import chalktrace.core.time.FrameRange;
 import java.nio.file.Path;
 import java.util.List;
@@ -101,7 +108,19 @@ public final class FullShot {
                                         3.5, 0.1, 12, LineShape.Tip.DRY, 0.3, new PressureCurve(0.1, 0.2, 0.3, 0.9)),
                                 0.75,
                                 Chalk.Role.BOUNDARY),
-                        new Chalk("chalk-2", "soot", new Rgb(0, 0, 0), 4, 1)))
+                        new Chalk(
+                                "chalk-2",
+                                "soot",
+                                new Rgb(0, 0, 0),
+                                LineShape.round(4)
+                                        .withEnds(new LineEnds(
+                                                LineEnds.Cap.BUTT,
+                                                LineEnds.Join.MITER,
+                                                3,
+                                                List.of(4.5, 2.0, 1.0, 2.0),
+                                                0.5)),
+                                1,
+                                Chalk.Role.LINE)))
                 .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), true, false, 0.75, true)))
                 .withGuides(List.of(
                         new Guide("guide-1", Guide.Kind.FLOOR, List.of(new Guide.Spot(4.5, -3))),
@@ -113,7 +132,9 @@ public final class FullShot {
                         "footage-1",
                         "\u8336 clip",
                         folder.resolve("media/clip.mp4").toString(),
-                        new Conform(2, 1, 90, 2, Conform.Pace.KEEP_TIME),
+                        new Conform(2, 1, 90, 2, Conform.Pace.KEEP_TIME)
+                                .withSpeed(0.5)
+                                .retimed(new FrameMap(List.of(new FrameMap.Knot(0, 0), new FrameMap.Knot(9, 6)))),
                         Optional.of(FrameRange.of(3, 12)),
                         List.of(
                                 new StillView(0, 4, Region.WHOLE),
@@ -142,8 +163,19 @@ public final class FullShot {
                         new SoundClip.Fade(0.125, 0.75),
                         true)))
                 .withMouthPlace(new MouthPlace(100.5, 60, 24, true))
-                .withCues(List.of(new Cue("cue-1", "clink", 1.25)))
-                .withMarks(List.of(new Mark(0, Mark.Kind.KEY), new Mark(6, Mark.Kind.BREAKDOWN)))
+                .withCues(List.of(
+                        new Cue("cue-1", "clink", 1.25),
+                        new Cue(
+                                "cue-2",
+                                "left foot",
+                                1.5,
+                                Cue.Kind.STEP,
+                                Optional.of(new Cue.Tie(Optional.of("level-1"), 4, 1.5)))))
+                .withCycles(List.of(new Cycle(Shots.LEVEL, FrameRange.of(4, 8))))
+                .withMarks(List.of(
+                        new Mark(0, Mark.Kind.KEY),
+                        new Mark(6, Mark.Kind.BREAKDOWN),
+                        new Mark(7, Mark.Kind.NOTE, Optional.of(Shots.LEVEL), "softer here")))
                 .withTracks(List.of(new Track(
                         "track-1",
                         "left hand",
@@ -160,12 +192,21 @@ public final class FullShot {
                                 List.of(new TrackPath.Lost(8, PointTracker.LEFT))),
                         "track-2",
                         List.of(new Attached("level-1", 2, 5, true)))));
-        Shot spoken = SpeechEdits.addWord(new Word("word-1", "now", 0.1, 0.45).withSpeaker("Ada"))
+        Shot spoken = SpeechEdits.addWord(new Word("word-1", "now", 0.1, 0.45)
+                        .withSpeaker("Ada")
+                        .withPhones(List.of(new Phone("N", 0.1, 0.2, -21.5), new Phone("AW", 0.2, 0.45, -12))))
                 .change()
                 .apply(shot);
-        return SpeechEdits.speaker("Bo")
+        Shot both = SpeechEdits.speaker("Bo")
                 .change()
                 .apply(SpeechEdits.speaker("Ada").change().apply(spoken));
+        Speech speech = both.speech();
+        return both.withSpeech(speech.withScript("Now?")
+                .withSayings(List.of(new Speech.Saying("kettle", List.of("K", "EH", "T", "AH", "L"))))
+                .withSpeaker(speech.speaker()
+                        .withRules(new MouthRules(20, 90, 200, 110, 2, false))
+                        .withLevel(Optional.of(Shots.LEVEL))
+                        .withMouths(List.of(new MouthSpan(FrameRange.of(2, 5), "O", true)))));
     }
 
     private static Staging staging() {
