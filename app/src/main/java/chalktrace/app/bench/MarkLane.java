@@ -20,7 +20,7 @@ final class MarkLane extends Lane {
 
     MarkLane(Session session, BenchScale scale) {
         super("marks", 22, session, scale);
-        repaintOn(session.view().proposedMarksProperty());
+        repaintOn(session.view().proposedMarksProperty(), session.view().keptFrameProperty());
     }
 
     @Override
@@ -68,6 +68,18 @@ final class MarkLane extends Lane {
             }
         }
         g.setTextAlign(TextAlignment.LEFT);
+        keptFrame(g, width, height);
+    }
+
+    /** The frame that flipping shows stands in a frame of its own, once one is kept. */
+    private void keptFrame(GraphicsContext g, double width, double height) {
+        int kept = session().view().keptFrameProperty().get();
+        if (kept > 0 && kept < shown().setup().length()) {
+            double wide = Math.max(7, scale().pixelsPerFrame());
+            g.setStroke(tones().quiet());
+            g.setLineWidth(1);
+            g.strokeRect(Math.floor(scale().x(kept + 0.5, width) - wide / 2) + 0.5, 0.5, Math.round(wide), height - 1);
+        }
     }
 
     @Override

@@ -277,15 +277,9 @@ public final class Transport {
             frame.set(document.shown().setup().clamp(last));
             return;
         }
-        int now = feed.frameHeard();
-        int passed = Math.abs(now - frame.get());
-        // Where a loop comes round, the way between is through its end.
-        passed = Math.min(passed, played.frames() - passed);
-        if (passed > Math.ceil(Math.abs(feed.path.speed()))) {
-            dropped.set(dropped.get() + passed - 1);
-        }
+        dropped.set(dropped.get() + feed.passedOver());
         // The shot may have become shorter while it plays.
-        frame.set(document.shown().setup().clamp(now));
+        frame.set(document.shown().setup().clamp(feed.frameHeard()));
     }
 
     /** Feeds the device along a path. */
@@ -305,6 +299,9 @@ public final class Transport {
 
         private volatile boolean ended;
 
+        /** How many frames have gone by when it was last asked, however often they came round. */
+        private int passed;
+
         Feed(ShotSetup setup, PlayPath path, boolean keepsPitch) {
             super("play");
             setDaemon(true);
@@ -319,6 +316,13 @@ public final class Transport {
             double place = path.placeAt(heard());
             int heard = setup.rate().frameAt(place / ShotMix.SAMPLE_RATE);
             return Math.max(played.start(), Math.min(played.last(), heard));
+        }
+
+        /** How many frames went by since this was asked last and were never at the gate, beyond those that the speed leaves out. */
+        int passedOver() {
+            int before = passed;
+            passed = setup.rate().frameAt(heard() * Math.abs(path.speed()) / ShotMix.SAMPLE_RATE);
+            return Math.max(0, passed - before - (int) Math.ceil(Math.abs(path.speed())));
         }
 
         /** What has come out of the loudspeaker: what the device has played, less what is still on its way. */

@@ -4,6 +4,7 @@ import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.sound.SilentOut;
+import chalktrace.media.sound.SoundOut;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -19,7 +20,11 @@ public final class BareSession implements AutoCloseable {
     public final Session session;
 
     public BareSession(Path stateFolder, Shot shot) {
-        session = get(() -> new Session(SilentOut::new, stateFolder));
+        this(stateFolder, shot, new SilentOut());
+    }
+
+    public BareSession(Path stateFolder, Shot shot, SoundOut device) {
+        session = get(() -> new Session(() -> device, stateFolder));
         run(() -> session.document().apply(new Edit("a shot for a test", before -> shot)));
     }
 

@@ -6,6 +6,7 @@ import chalktrace.app.theme.Theme;
 import chalktrace.app.window.Workbench;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.media.sound.SilentOut;
+import chalktrace.media.sound.SoundOut;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -35,6 +36,11 @@ public final class OpenWindow {
 
     /** On the FX thread. */
     public OpenWindow(Stage stage, Path stateFolder) {
+        this(stage, stateFolder, new SilentOut());
+    }
+
+    /** On the FX thread, with a loudspeaker of the test's own. */
+    public OpenWindow(Stage stage, Path stateFolder, SoundOut device) {
         if (before != null) {
             before.session.close();
         }
@@ -42,7 +48,7 @@ public final class OpenWindow {
         // What the codecs say of bad files is expected here.
         LogManager.getLogManager().reset();
         Theme.load();
-        session = new Session(SilentOut::new, stateFolder);
+        session = new Session(() -> device, stateFolder);
         workbench = new Workbench(stage, session, files);
         workbench.show();
     }

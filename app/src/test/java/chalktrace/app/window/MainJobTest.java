@@ -58,7 +58,7 @@ class MainJobTest {
         Stroke stroke = drawsWithTheSimulatedPen(robot);
         undoesAndDoesAgain(robot);
         setsAWord(robot);
-        playsInTimeWithTheSound(robot);
+        playsAndStops(robot);
 
         robot.press(KeyCode.CONTROL).press(KeyCode.S).release(KeyCode.S).release(KeyCode.CONTROL);
         window.await(() -> !window.session.document().unsavedProperty().get());
@@ -139,7 +139,7 @@ class MainJobTest {
         assertThat(window.session.shot().mouthAt(12)).map(MouthSpan::shape).hasValue("closed");
     }
 
-    private void playsInTimeWithTheSound(FxRobot robot) {
+    private void playsAndStops(FxRobot robot) {
         robot.clickOn("#frame-field").write("1").type(KeyCode.ENTER);
         robot.type(KeyCode.SPACE);
         window.await(() -> window.session.transport().frame() > 12);
