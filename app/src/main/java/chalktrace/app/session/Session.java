@@ -75,6 +75,7 @@ public final class Session {
         proposals = new Proposals(document, jobs, notices);
         keeping = new Keeping(notices);
         shelf = new Shelf(document, jobs, notices, keeping, outsideMedia, stateFolder);
+        jobs.repeat(shelf::lookForPlace, CHANGES_SECONDS);
         looking = new Looking(document, transport);
         gathering = new Gathering(document, proposals, notices, looking, outsideMedia);
         exporting = new Exporting(document, jobs, notices);

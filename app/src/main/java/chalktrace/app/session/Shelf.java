@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 
 /**
  * Takes shots from the disk and puts them there, in the background, and finds unsaved work that earlier sessions left. Lives on the FX thread.
@@ -29,6 +30,11 @@ public final class Shelf {
     private final Path unsavedFolder;
 
     private final List<Found> restored = new ArrayList<>();
+
+    /** Of the open shot, as it was when that was opened or saved last; null for one that was never saved. */
+    private volatile ShotPlace place;
+
+    private ShotPlace told;
 
     Shelf(Document document, Jobs jobs, Notices notices, Keeping keeping, OutsideMedia outside, Path stateFolder) {
         this.outside = outside;
@@ -100,13 +106,13 @@ public final class Shelf {
                     ShotLock.Taken lock =
                             mine.orElseGet(() -> takesLock ? ShotLock.takeOver(file) : ShotLock.take(file));
                     lock.lock().ifPresent(held -> ShotFile.tidy(file));
-                    return new Read(opened, lock);
+                    return new Read(opened, lock, ShotPlace.of(file));
                 },
                 read -> opened(file, read, leftovers),
                 notices::problem);
     }
 
-    private record Read(ShotFile.Opened opened, ShotLock.Taken lock) {}
+    private record Read(ShotFile.Opened opened, ShotLock.Taken lock, ShotPlace place) {}
 
     private void opened(Path file, Read read, Consumer<List<Found>> leftovers) {
         Shot shot = read.opened.shot();
@@ -118,6 +124,7 @@ public final class Shelf {
                 .orElse(null);
         keeping.begin(() -> Journal.of(file, shot, unsavedFolder));
         restored.clear();
+        place = read.place;
         document.open(shot, read.opened.file(), file, read.lock.lock(), readOnly);
         notices.putAway();
         List<String> words = new ArrayList<>();
@@ -168,6 +175,7 @@ public final class Shelf {
     public void startNew(Shot shot) {
         keeping.begin(() -> Journal.untitled(unsavedFolder));
         restored.clear();
+        place = null;
         document.open(shot, ShotFile.fresh(), null, Optional.empty(), null);
         notices.putAway();
     }
@@ -178,6 +186,8 @@ public final class Shelf {
         Shot shot = document.shot();
         Document.Opening opening = document.opening();
         ShotFile itsFile = document.file();
+        ShotPlace before = place;
+        Optional<ShotLock> mine = document.lock();
         boolean elsewhere = document.lock().isEmpty()
                 || !target.equals(document.pathProperty().get());
         // Work whose restoring was undone is not in what is saved.
@@ -188,7 +198,8 @@ public final class Shelf {
         jobs.run(
                 "save " + target.getFileName(),
                 job -> {
-                    Optional<ShotLock> lock = elsewhere ? lock(target) : Optional.empty();
+                    requireThere(before, target);
+                    Optional<ShotLock> lock = elsewhere ? lock(target, mine) : Optional.empty();
                     try {
                         itsFile.save(shot, target);
                     } catch (UnwritableException | RuntimeException e) {
@@ -196,10 +207,12 @@ public final class Shelf {
                         throw e;
                     }
                     done.forEach(Leftover::discard);
-                    return lock;
+                    return new Written(lock, ShotPlace.of(target));
                 },
-                lock -> {
+                written -> {
+                    Optional<ShotLock> lock = written.lock;
                     if (document.isStill(opening)) {
+                        place = written.place;
                         saved(shot, target, lock, elsewhere);
                         then.run();
                     } else {
@@ -210,8 +223,36 @@ public final class Shelf {
                 notices::problem);
     }
 
+    private record Written(Optional<ShotLock> lock, ShotPlace place) {}
+
+    /** @throws UnwritableException when the folder of the open shot is not the one it was opened from */
+    private static void requireThere(ShotPlace before, Path target) throws UnwritableException {
+        if (before != null && target.equals(before.file()) && !before.isStillThere()) {
+            throw UnwritableException.of(
+                    target, "saved", "Choose Save as, and where it shall be.", new IOException(before.gone()));
+        }
+    }
+
+    /** Says when the folder of the open shot has gone from where it was. On any thread. */
+    void lookForPlace() {
+        ShotPlace open = place;
+        if (open != null && !open.isStillThere()) {
+            Platform.runLater(() -> {
+                if (place == open && told != open) {
+                    told = open;
+                    notices.problem(open.file().getFileName() + " is not where it was: " + open.gone()
+                            + ". Choose Save as, and where the shot shall be.");
+                }
+            });
+        }
+    }
+
     /** @throws UnwritableException when someone else has the shot open */
-    private static Optional<ShotLock> lock(Path target) throws UnwritableException {
+    private static Optional<ShotLock> lock(Path target, Optional<ShotLock> mine) throws UnwritableException {
+        Optional<ShotLock> moved = mine.flatMap(lock -> lock.movedTo(target));
+        if (moved.isPresent()) {
+            return moved;
+        }
         ShotLock.Taken taken = ShotLock.take(target);
         if (taken.holder().isPresent()) {
             throw UnwritableException.of(

@@ -127,6 +127,30 @@ class ShelfTest {
     }
 
     @Test
+    void aFolderThatWasMovedIsNoticedAndNeverMadeAnew() throws Exception {
+        Path here = Files.createDirectory(folder.resolve("here"));
+        file = here.resolve("shot.chalk");
+        ShotFile.fresh().save(Shots.empty(), file);
+        open(bare);
+        Files.move(here, folder.resolve("there"));
+        bare.run(() -> bare.session.notices().putAway());
+        bare.await(() -> bare.session.notices().latestProperty().get() != null);
+        assertThat(bare.get(() -> bare.session.notices().latestProperty().get()).text())
+                .contains(here.toString(), "moved");
+        Files.createDirectory(here);
+        rename(bare, "work");
+        bare.run(() -> bare.session.shelf().save(file, () -> {}));
+        awaitIdle(bare);
+        assertThat(file).as("another folder of that name").doesNotExist();
+        assertThat(bare.get(() -> bare.session.document().unsavedProperty().get()))
+                .isTrue();
+        Path elsewhere = folder.resolve("there/shot.chalk");
+        bare.run(() -> bare.session.shelf().save(elsewhere, () -> {}));
+        bare.await(() -> elsewhere.equals(bare.session.document().pathProperty().get()));
+        assertThat(ShotFile.open(elsewhere).shot().name()).isEqualTo("work");
+    }
+
+    @Test
     void workWhoseRestoringWasUndoneIsNotDiscardedByASave() throws Exception {
         Shot work = Shots.empty().withName("left over");
         Path left = Files.createDirectories(folder.resolve("left/session"));

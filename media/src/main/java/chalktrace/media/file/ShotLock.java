@@ -9,6 +9,7 @@ import java.nio.file.StandardOpenOption;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
@@ -18,10 +19,16 @@ public final class ShotLock implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(ShotLock.class.getName());
     private static final ObjectMapper JSON = new ObjectMapper();
 
+    private static final String TOKEN = "token";
+
     private final Path file;
 
-    private ShotLock(Path file) {
+    /** Tells this lock from any other at its place. */
+    private final String token;
+
+    private ShotLock(Path file, String token) {
         this.file = file;
+        this.token = token;
     }
 
     /**
@@ -53,6 +60,20 @@ public final class ShotLock implements AutoCloseable {
         }
     }
 
+    /** This lock beside a shot, where its folder was moved to; empty when another one or none is there. */
+    public Optional<ShotLock> movedTo(Path shot) {
+        ShotLock there = new ShotLock(lockOf(shot), token);
+        return there.isMine() ? Optional.of(there) : Optional.empty();
+    }
+
+    private boolean isMine() {
+        try {
+            return JSON.readTree(Files.readAllBytes(file)).path(TOKEN).asText().equals(token);
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
     /** Takes the lock of a shot, whoever left it. */
     public static Taken takeOver(Path shot) {
         Path file = lockOf(shot);
@@ -76,15 +97,20 @@ public final class ShotLock implements AutoCloseable {
     @Override
     public void close() {
         try {
-            Files.deleteIfExists(file);
+            // Somebody may have taken it over, or the folder may be another one by now.
+            if (isMine()) {
+                Files.deleteIfExists(file);
+            }
         } catch (IOException e) {
             LOG.log(Level.INFO, "the lock file stays", e);
         }
     }
 
     private static ShotLock write(Path file) throws IOException {
+        String token = UUID.randomUUID().toString();
         byte[] holder = JSON.writeValueAsBytes(ProcessMark.own()
                 .write(JSON.createObjectNode())
+                .put(TOKEN, token)
                 .put("since", Instant.now().truncatedTo(ChronoUnit.SECONDS).toString()));
         try {
             Files.write(file, holder, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
@@ -95,7 +121,7 @@ public final class ShotLock implements AutoCloseable {
             Files.deleteIfExists(file);
             throw e;
         }
-        return new ShotLock(file);
+        return new ShotLock(file, token);
     }
 
     /** Who holds the lock; nobody when it is empty or broken. */
