@@ -59,7 +59,8 @@ public final class Board extends StackPane {
     private final Circle ring = new Circle();
     private final Circle outerRing = new Circle();
     private final Label penWord = new Label();
-    private final Label emptyWord = new Label("Drop a video, a picture, a 3D model or a sound here, or just draw");
+    private final Label emptyWord = new Label("Drop footage, a 3D model or a sound here, open a shot with "
+            + Action.OPEN.keys().getDisplayText() + ", or just draw");
     private final Button viewState = Buttons.text("", "", () -> view().fit());
     private final PauseTransition penWordStays = new PauseTransition(REFUSAL_STAYS);
     private double lastX;
@@ -91,6 +92,7 @@ public final class Board extends StackPane {
         emptyWord.getStyleClass().add("empty-word");
         emptyWord.setMouseTransparent(true);
         StackPane.setAlignment(emptyWord, Pos.BOTTOM_CENTER);
+        StackPane.setMargin(emptyWord, new Insets(16));
         this.points = new PointsFrame(session, view);
         FillLook fillLook = new FillLook(session, view);
         session.keys().named(viewState, "set the view right (%s)", Action.FIT);
@@ -136,6 +138,7 @@ public final class Board extends StackPane {
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
         acceptDrops(dropped);
         session.document().shotProperty().addListener(changed -> showEmptyWord());
+        session.looking().sourceProperty().addListener(changed -> showEmptyWord());
         session.view().toolProperty().addListener(changed -> sizeRing());
         session.selection().chalkProperty().addListener(changed -> sizeRing());
         showEmptyWord();
@@ -276,7 +279,8 @@ public final class Board extends StackPane {
 
     private void showEmptyWord() {
         Shot shot = session.shot();
-        emptyWord.setVisible(shot.footage().isEmpty()
+        emptyWord.setVisible(session.looking().sourceProperty().get() == null
+                && shot.mediaFiles().isEmpty()
                 && shot.levels().stream().allMatch(level -> level.drawings().isEmpty()));
     }
 

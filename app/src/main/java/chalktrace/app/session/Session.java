@@ -250,6 +250,7 @@ public final class Session {
         transport.close();
         shelf.close();
         jobs.close();
+        preferences.close();
         thumbnails.close();
         footages.close();
         proxies.close();

@@ -15,7 +15,6 @@ import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
@@ -44,7 +43,7 @@ final class CameraRows extends VBox {
         this.work = work;
         this.id = id;
         key.setId("key-camera");
-        GridPane numbers = new GridPane(8, 4);
+        GridPane numbers = new GridPane(3, 4);
         add(numbers, 0, "Yaw \u00b0", yaw, "Pitch \u00b0", pitch);
         add(numbers, 1, "Lens mm", lens, "Distance", distance);
         add(numbers, 2, "Tilt \u00b0", roll, "Hold", every);
@@ -84,13 +83,7 @@ final class CameraRows extends VBox {
     }
 
     private static void add(GridPane grid, int row, String one, NumberField first, String other, NumberField second) {
-        Label left = Rows.quiet(one);
-        left.setMinWidth(56);
-        first.setPrefWidth(56);
-        first.setMinWidth(56);
-        second.setPrefWidth(56);
-        second.setMinWidth(56);
-        grid.addRow(row, left, first, Rows.quiet(other), second);
+        grid.addRow(row, Rows.quiet(one), first, Rows.quiet(other), second);
     }
 
     void show(Footage clip) {

@@ -8,11 +8,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Properties;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
-/** What a person has set for the program as a whole, not for one shot; kept in a file of the state folder. */
-public final class Preferences {
+/** What a person has set for the program as a whole, not for one shot; kept in a file of the state folder, by a thread of its own. Must be closed. */
+public final class Preferences implements AutoCloseable {
 
     private static final Logger LOG = Logger.getLogger(Preferences.class.getName());
 
@@ -29,6 +32,11 @@ public final class Preferences {
 
     private final Path stateFolder;
     private final Properties values = new Properties();
+    private final ExecutorService keeper = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "keep preferences");
+        thread.setDaemon(true);
+        return thread;
+    });
 
     public Preferences(Path stateFolder) {
         this.stateFolder = stateFolder;
@@ -131,13 +139,31 @@ public final class Preferences {
 
     private synchronized void set(String key, String value) {
         values.setProperty(key, value);
+        Properties now = (Properties) values.clone();
+        if (!keeper.isShutdown()) {
+            keeper.execute(() -> keep(now));
+        }
+    }
+
+    private void keep(Properties now) {
         try {
             Files.createDirectories(stateFolder);
             try (Writer writer = Files.newBufferedWriter(file())) {
-                values.store(writer, null);
+                now.store(writer, null);
             }
         } catch (IOException e) {
             LOG.log(Level.WARNING, "preferences can't be kept", e);
+        }
+    }
+
+    /** Waits until all is written. */
+    @Override
+    public void close() {
+        keeper.shutdown();
+        try {
+            keeper.awaitTermination(5, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
     }
 

@@ -29,9 +29,11 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.event.ActionEvent;
 import javafx.scene.control.Button;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -345,5 +347,18 @@ class WindowTest {
         assertThat(notice(robot)).contains("cancelled");
         assertThat(folder.toFile().listFiles((dir, name) -> name.contains("long")))
                 .isEmpty();
+    }
+
+    @Test
+    void noTrayIsWiderThanItsRoom(FxRobot robot) throws Exception {
+        window.open(DemoShot.copyTo(folder.resolve("wide"), true));
+        for (View.Step step : View.Step.values()) {
+            robot.interact(() -> window.session.view().stepProperty().set(step));
+            window.awaitSettled();
+            ScrollPane scroll = robot.lookup(".tray > .scroll-pane").queryAs(ScrollPane.class);
+            double content = window.onFx(() -> ((Region) scroll.getContent()).getWidth());
+            double room = window.onFx(() -> scroll.getViewportBounds().getWidth());
+            assertThat(content).as("" + step).isLessThanOrEqualTo(room);
+        }
     }
 }

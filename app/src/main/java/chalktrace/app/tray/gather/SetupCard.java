@@ -17,6 +17,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
 
 /** What the shot is made on, open to change at any time. */
 final class SetupCard extends GridPane {
@@ -27,7 +28,7 @@ final class SetupCard extends GridPane {
     private final TextField rate = field(0, "Frame rate (fps)", "setup-rate");
     private final TextField size = field(1, "Size", "setup-size");
     private final TextField length = field(2, "Length", "setup-length");
-    private final TextField firstNumber = field(3, "First frame number", "setup-first-number");
+    private final TextField firstNumber = field(3, "First number", "setup-first-number");
     private final ColorPicker paper = new ColorPicker();
 
     SetupCard(Session session) {
@@ -46,6 +47,7 @@ final class SetupCard extends GridPane {
         add(paper, 1, 4);
         paper.setFocusTraversable(false);
         paper.setMaxWidth(Double.MAX_VALUE);
+        paper.setMinWidth(0);
         paper.setOnAction(event -> apply(session.shot().setup().withPaper(Colors.rgb(paper.getValue()))));
     }
 
@@ -115,7 +117,7 @@ final class SetupCard extends GridPane {
         field.setPrefWidth(104);
         Label label = new Label(name);
         label.getStyleClass().add("quiet");
-        label.setMinWidth(112);
+        label.setMinWidth(Region.USE_PREF_SIZE);
         add(label, 0, row);
         add(field, 1, row);
         return field;
