@@ -1,16 +1,15 @@
 package chalktrace.app.study;
 
 import chalktrace.app.session.Session;
+import chalktrace.core.edit.AttachEdits;
 import chalktrace.core.edit.MouthLevels;
-import chalktrace.core.edit.TrackEdits;
+import chalktrace.core.edit.Pick;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Map;
+import java.util.Collections;
 import java.util.NavigableMap;
 import java.util.Optional;
 
@@ -32,7 +31,11 @@ final class AttachWork {
             for (Track track : after.tracks()) {
                 if (!track.attached().isEmpty() && hasMoved(before, after, track)) {
                     for (Attached held : track.attached()) {
-                        out = TrackEdits.placed(out, held, work.moves(after, track, held.frame(), held.turning()));
+                        NavigableMap<Integer, Placement> was = before.track(track.id())
+                                .map(old -> work.moves(before, old, held.frame(), held.turning()))
+                                .orElse(Collections.emptyNavigableMap());
+                        out = AttachEdits.placed(
+                                out, held, was, work.moves(after, track, held.frame(), held.turning()));
                     }
                 }
             }
@@ -62,12 +65,8 @@ final class AttachWork {
         if (moves.isEmpty()) {
             return;
         }
-        boolean shown = session.shot()
-                .level(level)
-                .flatMap(l -> l.exposures().at(frame))
-                .isPresent();
-        if (shown) {
-            session.document().apply(TrackEdits.attach(track.id(), level, frame, turning, moves.get()));
+        if (isShown(level, frame)) {
+            session.document().apply(AttachEdits.drawing(track.id(), level, frame, turning, moves.get()));
         } else {
             session.notices().problem("The current level shows no drawing on this frame. Draw one, or go to one.");
         }
@@ -86,16 +85,46 @@ final class AttachWork {
             session.notices().problem("There is no mouth level yet. Make one in Voice.");
             return;
         }
+        attachLevel(track, MouthLevels.find(shot).get().id(), turning);
+    }
+
+    /** Lets all that the current level shows go along with a point; it lies on every frame as it does on this one. */
+    void attachLevel(Track track, boolean turning) {
+        attachLevel(track, session.selection().level(), turning);
+    }
+
+    private void attachLevel(Track track, String level, boolean turning) {
+        int frame = session.transport().frame();
+        if (!isShown(level, frame)) {
+            session.notices().problem("That level shows no drawing on this frame. Go to one where it does.");
+            return;
+        }
+        moves(track, turning).ifPresent(moves -> session.document()
+                .apply(AttachEdits.level(track.id(), level, frame, turning, moves)));
+    }
+
+    /** Takes what is selected, such as the eyes, onto a level of its own that goes along with a point. */
+    void attachSelection(Track track, boolean turning) {
+        Pick pick = session.selection().pickProperty().get();
+        if (pick == null || pick.isEmpty()) {
+            session.notices().problem("Nothing is selected. Select strokes first, such as the eyes.");
+            return;
+        }
+        int frame = session.transport().frame();
+        String name =
+                pick.partNames(session.shot()).stream().sorted().findFirst().orElse("with " + track.name());
         moves(track, turning).ifPresent(moves -> {
-            Placement own = MouthLevels.placementAt(shot, session.transport().frame());
-            List<Placement> each = new ArrayList<>();
-            for (int f = 0; f < shot.setup().length(); f++) {
-                Map.Entry<Integer, Placement> known =
-                        moves.floorEntry(f) != null ? moves.floorEntry(f) : moves.ceilingEntry(f);
-                each.add(own.then(known.getValue()));
-            }
-            session.document().apply(MouthLevels.follow(each));
+            session.picking().putAway();
+            session.document().apply(AttachEdits.piece(track.id(), pick, name, turning, moves, frame));
         });
+    }
+
+    private boolean isShown(String level, int frame) {
+        return session.shot()
+                .level(level)
+                .flatMap(l -> l.exposures().at(frame))
+                .filter(run -> !run.isBlank())
+                .isPresent();
     }
 
     /** What has happened to a point since the frame; empty, and said, where it is not known there. */

@@ -5,7 +5,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.theme.Icons;
-import chalktrace.core.edit.TrackEdits;
+import chalktrace.core.edit.AttachEdits;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
@@ -21,6 +21,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -131,13 +132,23 @@ final class PointRows extends VBox {
                 "Attach mouths",
                 "let the mouths go along with this point",
                 () -> attach.attachMouths(track, turning.isSelected()));
+        Button level = Buttons.words(
+                "Attach level",
+                "let all that the current level shows go along with this point",
+                () -> attach.attachLevel(track, turning.isSelected()));
+        level.setId("attach-level");
+        Button selection = Buttons.words(
+                "Attach selection",
+                "put the selected strokes, such as the eyes, on a level of their own that goes along with this point",
+                () -> attach.attachSelection(track, turning.isSelected()));
+        selection.setId("attach-selection");
         Button chart = Buttons.words(
                 "Arc and chart",
                 "take the arc and the timing chart of in-betweens from this point",
                 () -> attach.chart(track));
         chart.setId("chart-from-point");
         track.attached().forEach(held -> out.getChildren().add(attachedRow(track, held)));
-        out.getChildren().addAll(second(track), new HBox(8, drawing, mouths), turning, chart);
+        out.getChildren().addAll(second(track), new FlowPane(8, 2, drawing, level, selection, mouths), turning, chart);
         return out;
     }
 
@@ -145,10 +156,10 @@ final class PointRows extends VBox {
         Shot shot = work.session().shot();
         Label words =
                 Rows.quiet("Moves " + shot.level(held.level()).map(Level::name).orElse("a level that is gone")
-                        + ", drawing " + held.drawing());
-        Button detach = Buttons.icon(Icons.CLOSE, "detach the drawing: it stays where it is", () -> work.session()
+                        + (held.isWholeLevel() ? "" : ", drawing " + held.drawing()));
+        Button detach = Buttons.icon(Icons.CLOSE, "detach: it stays where it is", () -> work.session()
                 .document()
-                .apply(TrackEdits.detach(track.id(), held)));
+                .apply(AttachEdits.detach(track.id(), held)));
         detach.setId("detach-" + held.drawing());
         HBox row = new HBox(8, words, Rows.space(), detach);
         row.setAlignment(Pos.CENTER_LEFT);

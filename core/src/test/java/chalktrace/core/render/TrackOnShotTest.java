@@ -3,8 +3,8 @@ package chalktrace.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.edit.AttachEdits;
 import chalktrace.core.edit.ShotTimingEdits;
-import chalktrace.core.edit.TrackEdits;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;
@@ -98,7 +98,7 @@ class TrackOnShotTest {
                         Shots.LEVEL,
                         level -> level.with(
                                 level.exposures().with(new Exposure(4, 9, 1, Placement.AS_IS.withPosition(3, 1)))));
-        Shot after = Shots.after(shot, TrackEdits.attach("t", Shots.LEVEL, 8, false, on.movesSince(8, false)));
+        Shot after = Shots.after(shot, AttachEdits.drawing("t", Shots.LEVEL, 8, false, on.movesSince(8, false)));
         Exposures exposures = Shots.level(after).exposures();
         Point2D moved = on.at(10).orElseThrow();
         assertThat(exposures.at(8).orElseThrow().placement()).isEqualTo(Placement.AS_IS.withPosition(3, 1));
@@ -126,16 +126,20 @@ class TrackOnShotTest {
         Shot shot = Shots.showing(new Exposure(4, 9, 1, Placement.AS_IS), new Exposure(20, 4, 2, Placement.AS_IS))
                 .withFootage(List.of(clip()))
                 .withTracks(List.of(on.track()));
-        Shot wrong = Shots.after(shot, TrackEdits.attach("t", Shots.LEVEL, 8, false, on.movesSince(8, false)));
+        Shot wrong = Shots.after(shot, AttachEdits.drawing("t", Shots.LEVEL, 8, false, on.movesSince(8, false)));
         Attached held = wrong.tracks().get(0).attached().get(0);
         assertThat(held).isEqualTo(new Attached(Shots.LEVEL, 1, 8, false));
-        Shot anew = TrackEdits.placed(wrong, held, right.movesSince(8, false));
-        Shot fresh = Shots.after(shot, TrackEdits.attach("t", Shots.LEVEL, 8, false, right.movesSince(8, false)));
+        Shot anew = AttachEdits.placed(wrong, held, on.movesSince(8, false), right.movesSince(8, false));
+        Shot fresh = Shots.after(shot, AttachEdits.drawing("t", Shots.LEVEL, 8, false, right.movesSince(8, false)));
         assertThat(Shots.level(anew)).isEqualTo(Shots.level(fresh)).isNotEqualTo(Shots.level(wrong));
-        assertThat(TrackEdits.placed(wrong, new Attached(Shots.LEVEL, 2, 8, false), right.movesSince(8, false)))
+        assertThat(AttachEdits.placed(
+                        wrong,
+                        new Attached(Shots.LEVEL, 2, 8, false),
+                        on.movesSince(8, false),
+                        right.movesSince(8, false)))
                 .as("another drawing shows there")
                 .isSameAs(wrong);
-        assertThat(Shots.after(wrong, TrackEdits.detach("t", held))
+        assertThat(Shots.after(wrong, AttachEdits.detach("t", held))
                         .tracks()
                         .get(0)
                         .attached())
@@ -152,8 +156,8 @@ class TrackOnShotTest {
                 .withTracks(List.of(on.track(), other));
         Shot both = Shots.after(
                 shot,
-                TrackEdits.attach("t", Shots.LEVEL, 8, false, on.movesSince(8, false)),
-                TrackEdits.attach("u", Shots.LEVEL, 9, true, on.movesSince(9, true)),
+                AttachEdits.drawing("t", Shots.LEVEL, 8, false, on.movesSince(8, false)),
+                AttachEdits.drawing("u", Shots.LEVEL, 9, true, on.movesSince(9, true)),
                 ShotTimingEdits.insertFrames(2, 3, new ShotTimingEdits.Along(true, true)));
         assertThat(both.tracks().get(0).attached()).isEmpty();
         assertThat(both.tracks().get(1).attached()).containsExactly(new Attached(Shots.LEVEL, 1, 12, true));
