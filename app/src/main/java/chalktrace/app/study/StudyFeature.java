@@ -52,6 +52,7 @@ public final class StudyFeature implements Feature {
                         new PointRows(work, files),
                         new DrawnRows(work),
                         new MeasureRows(work, proposals),
+                        new SquashRows(work.session()),
                         new ProposalRows(work, proposals))));
     }
 }

@@ -280,6 +280,60 @@ class StudyTest {
         assertThat(placed(20)).isCloseTo(40, within(1e-6));
     }
 
+    /** In one action the eyes come onto a level of their own that goes along with the head, and what is nudged by hand stays so. */
+    @Test
+    void selectedEyesGoAlongWithThePointAndKeepWhatWasNudged(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.STUDY);
+            window.session.document().apply(TrackEdits.add(pair()));
+            draw(Shots.line(100, 50, 140, 50).withPart("eyes"), 3);
+        });
+        go(2);
+        robot.clickOn("shoulder");
+        robot.interact(() -> window.session.picking().all());
+        fire(robot, "attach-selection");
+        assertThat(shot().levels().get(0).name()).isEqualTo("eyes");
+        assertThat(placed(2)).isZero();
+        assertThat(placed(20)).isCloseTo(36, within(1e-6));
+        robot.interact(() -> window.session
+                .document()
+                .apply(new Edit(
+                        "nudge",
+                        shot -> shot.withLevel(
+                                shot.levels().get(0).id(),
+                                eyes -> eyes.with(eyes.exposures()
+                                        .with(new Exposure(20, 1, 1, Placement.AS_IS.withPosition(40, 0))))))));
+        robot.interact(() -> window.session
+                .document()
+                .apply(ReferenceEdits.change(
+                        "scale", "footage-1", clip -> clip.withPlacement(Placement.AS_IS.withScale(2)))));
+        assertThat(placed(20)).isCloseTo(2 * 36 + 4, within(1e-6));
+        assertThat(placed(21)).isCloseTo(2 * 38, within(1e-6));
+    }
+
+    /** The area of an ellipse by its formula: half as high and a fifth wider is 60 percent. */
+    @Test
+    void squashIsSaidInPercentOfTheRestDrawing(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.STUDY);
+            draw(Stroke.ellipse("chalk-1", 100, 90, 40, 40, 0, 1), 4);
+            window.session
+                    .document()
+                    .apply(new Edit(
+                            "squash",
+                            shot -> shot.withLevel(window.session.selection().level(), level -> level.with(
+                                            new Drawing(2, List.of(Stroke.ellipse("chalk-1", 100, 90, 48, 20, 0, 1))))
+                                    .with(level.exposures().with(Exposure.of(4, 4, 2))))));
+        });
+        go(0);
+        fire(robot, "rest-drawing");
+        go(5);
+        window.await(
+                () -> robot.lookup("#squash-words").queryLabeled().getText().startsWith("Area 60 % of drawing 1"));
+    }
+
     @Test
     void emptyDrawingsAreMadeOnTheProposedFramesWhereTheLevelShowsNothing(FxRobot robot) {
         window.open(shotFile);

@@ -1,0 +1,87 @@
+package chalktrace.app.study;
+
+import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.core.render.DrawnArea;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Shot;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+
+/** The area of the current level's drawing beside that of a rest drawing: squash and stretch that keeps its volume stays at 100 %. */
+final class SquashRows extends VBox {
+
+    /** Which drawing of which level is at rest. */
+    private record Rest(String level, int drawing) {}
+
+    private final Session session;
+    private final Label words = Rows.hint("");
+    private Optional<Rest> rest = Optional.empty();
+
+    SquashRows(Session session) {
+        super(4);
+        this.session = session;
+        Button here = Buttons.words(
+                "Rest drawing here", "measure the area of others against the current level's drawing", this::takeRest);
+        here.setId("rest-drawing");
+        words.setId("squash-words");
+        getChildren().addAll(Rows.section("Squash and stretch"), here, words);
+        session.document().whenOpened(() -> rest = Optional.empty());
+        Refresh.on(
+                this,
+                this::show,
+                session.document().shownProperty(),
+                session.selection().levelProperty(),
+                session.transport().frameProperty());
+    }
+
+    private Optional<Level> level() {
+        Shot shot = session.document().shown();
+        return shot.level(session.selection().level());
+    }
+
+    private void takeRest() {
+        rest = level().flatMap(level -> level.exposures()
+                .at(session.transport().frame())
+                .filter(run -> !run.isBlank())
+                .map(Exposure::drawing)
+                .map(drawing -> new Rest(level.id(), drawing)));
+        if (rest.isEmpty()) {
+            session.notices().problem("The current level shows no drawing on this frame. Draw one, or go to one.");
+        }
+        show();
+    }
+
+    private void show() {
+        words.setText(rest.map(this::words)
+                .orElse("Choose a drawing at rest: the area of the others is said in percent of it."));
+    }
+
+    private String words(Rest at) {
+        Shot shot = session.document().shown();
+        OptionalDouble own = shot.level(at.level())
+                .flatMap(level -> level.drawing(at.drawing()))
+                .map(DrawnArea::of)
+                .orElse(OptionalDouble.empty());
+        if (own.isEmpty()) {
+            return "The rest drawing has no closed line and no paint, so it has no area.";
+        }
+        OptionalDouble here = level().map(
+                        level -> DrawnArea.on(level, session.transport().frame()))
+                .orElse(OptionalDouble.empty());
+        return here.isEmpty()
+                ? "Nothing closed is shown here."
+                : String.format(
+                        Locale.ROOT,
+                        "Area %.0f %% of drawing %d. A form that turns changes its area too.",
+                        100 * here.getAsDouble() / own.getAsDouble(),
+                        at.drawing());
+    }
+}
