@@ -57,7 +57,7 @@ public final class Session {
      * @param stateFolder where the program keeps what is not part of a shot
      */
     public Session(Supplier<SoundOut> devices, Path stateFolder) {
-        document = new Document(Shot.empty("untitled", ShotSetup.standard()), notices);
+        document = new Document(Shot.empty(Shelf.UNTITLED, ShotSetup.standard()), notices);
         selection = new Selection(document);
         preferences = new Preferences(stateFolder);
         keys = new KeySet(stateFolder);

@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
@@ -19,6 +20,9 @@ import javafx.application.Platform;
  * Takes shots from the disk and puts them there, in the background, and finds unsaved work that earlier sessions left. Lives on the FX thread.
  */
 public final class Shelf {
+
+    /** The name of a shot that has none yet. */
+    public static final String UNTITLED = "untitled";
 
     private final Document document;
     private final Jobs jobs;
@@ -183,6 +187,7 @@ public final class Shelf {
     /** Saves to a place; {@code then} hears on the FX thread that it is done. */
     public void save(Path path, Runnable then) {
         Path target = path.toAbsolutePath().normalize();
+        nameAfter(target);
         Shot shot = document.shot();
         Document.Opening opening = document.opening();
         ShotFile itsFile = document.file();
@@ -221,6 +226,21 @@ public final class Shelf {
                     }
                 },
                 notices::problem);
+    }
+
+    /** A shot that nobody has named goes by the name of its file. */
+    private void nameAfter(Path target) {
+        Path before = document.pathProperty().get();
+        String name = document.shot().name();
+        boolean unnamed = name.equals(UNTITLED) || before != null && name.equals(nameOf(before));
+        if (unnamed && !name.equals(nameOf(target)) && !document.isLooking()) {
+            document.apply(new Edit("name the shot", shot -> shot.withName(nameOf(target))));
+        }
+    }
+
+    private static String nameOf(Path file) {
+        String name = file.getFileName().toString();
+        return name.endsWith(ShotFile.ENDING) ? name.substring(0, name.length() - ShotFile.ENDING.length()) : name;
     }
 
     private record Written(Optional<ShotLock> lock, ShotPlace place) {}

@@ -5,6 +5,7 @@ import chalktrace.app.controls.Colors;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.Shelf;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Shot;
@@ -29,7 +30,7 @@ final class NewShotCard extends StackPane {
 
     private final Session session;
     private final Runnable putAway;
-    private final TextField name = new TextField("untitled");
+    private final TextField name = new TextField(Shelf.UNTITLED);
     private final TextField size = new TextField();
     private final TextField rate = new TextField();
     private final TextField length = new TextField();
@@ -115,7 +116,7 @@ final class NewShotCard extends StackPane {
                     whole("First frame number", firstNumber.getText()),
                     Colors.rgb(paper.getValue()));
             Shot shot = Shot.empty(
-                    name.getText().isBlank() ? "untitled" : name.getText().strip(), setup);
+                    name.getText().isBlank() ? Shelf.UNTITLED : name.getText().strip(), setup);
             session.shelf()
                     .startNew(clip.map(c -> c.edit(shot).change().apply(shot)).orElse(shot));
             putAway.run();

@@ -133,10 +133,8 @@ class ShelfTest {
         ShotFile.fresh().save(Shots.empty(), file);
         open(bare);
         Files.move(here, folder.resolve("there"));
-        bare.run(() -> bare.session.notices().putAway());
-        bare.await(() -> bare.session.notices().latestProperty().get() != null);
-        assertThat(bare.get(() -> bare.session.notices().latestProperty().get()).text())
-                .contains(here.toString(), "moved");
+        bare.await(() -> bare.session.notices().latestProperty().get() != null
+                && bare.session.notices().latestProperty().get().text().contains(here + " was moved"));
         Files.createDirectory(here);
         rename(bare, "work");
         bare.run(() -> bare.session.shelf().save(file, () -> {}));
@@ -148,6 +146,24 @@ class ShelfTest {
         bare.run(() -> bare.session.shelf().save(elsewhere, () -> {}));
         bare.await(() -> elsewhere.equals(bare.session.document().pathProperty().get()));
         assertThat(ShotFile.open(elsewhere).shot().name()).isEqualTo("work");
+    }
+
+    @Test
+    void aShotGoesByTheNameOfItsFileUntilItIsNamedByHand() throws Exception {
+        bare.run(() -> bare.session.shelf().startNew(Shots.empty().withName(Shelf.UNTITLED)));
+        saveAs("walk.chalk");
+        assertThat(bare.shot().name()).isEqualTo("walk");
+        saveAs("run.chalk");
+        assertThat(ShotFile.open(folder.resolve("run.chalk")).shot().name()).isEqualTo("run");
+        rename(bare, "Pier Nine");
+        saveAs("jump.chalk");
+        assertThat(ShotFile.open(folder.resolve("jump.chalk")).shot().name()).isEqualTo("Pier Nine");
+    }
+
+    private void saveAs(String name) {
+        bare.run(() -> bare.session.shelf().save(folder.resolve(name), () -> {}));
+        bare.await(() -> folder.resolve(name)
+                .equals(bare.session.document().pathProperty().get()));
     }
 
     @Test
