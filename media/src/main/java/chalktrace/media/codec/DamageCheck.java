@@ -1,7 +1,6 @@
 package chalktrace.media.codec;
 
 import chalktrace.media.UnreadableException;
-import java.nio.file.Path;
 import java.util.BitSet;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -18,7 +17,7 @@ final class DamageCheck implements AutoCloseable {
     /** A decoder holds back no more packets than this, on all its threads. */
     private static final int MOST_HELD_BACK = 64;
 
-    private final Path file;
+    private final MediaInput input;
     private final int stream;
     private final PacketIndex index;
     private final BitSet suspect = new BitSet();
@@ -27,8 +26,9 @@ final class DamageCheck implements AutoCloseable {
     private long heard = Natives.allErrors();
     private ListeningDecoder listener;
 
-    DamageCheck(Path file, int stream, PacketIndex index) {
-        this.file = file;
+    /** @param input that can be opened again; it is not read */
+    DamageCheck(MediaInput input, int stream, PacketIndex index) {
+        this.input = input;
         this.stream = stream;
         this.index = index;
     }
@@ -66,14 +66,14 @@ final class DamageCheck implements AutoCloseable {
         checked.set(key, end);
         try {
             if (listener == null) {
-                listener = new ListeningDecoder(file, stream, index);
+                listener = new ListeningDecoder(input.again(), stream, index);
             }
             // From the key before: what is complained of for want of what came earlier is no damage.
             listener.listen(key == 0 ? 0 : index.keyBefore(key), end).stream()
                     .filter(packet -> packet >= key)
                     .forEach(bad::set);
         } catch (UnreadableException e) {
-            LOG.log(Level.INFO, "a second look at " + file, e);
+            LOG.log(Level.INFO, "a second look at " + input.file(), e);
         }
     }
 

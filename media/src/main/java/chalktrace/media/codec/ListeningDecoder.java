@@ -1,7 +1,6 @@
 package chalktrace.media.codec;
 
 import chalktrace.media.UnreadableException;
-import java.nio.file.Path;
 import java.util.BitSet;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
@@ -19,9 +18,8 @@ final class ListeningDecoder implements AutoCloseable {
     /** How many complaints there were when the last packet was about to be sent. */
     private long before;
 
-    /** @param index of the file, as its own decoder has it */
-    ListeningDecoder(Path file, int stream, PacketIndex index) throws UnreadableException {
-        MediaInput input = MediaInput.open(file);
+    /** @param input is closed with this; @param index of the file, as its own decoder has it */
+    ListeningDecoder(MediaInput input, int stream, PacketIndex index) throws UnreadableException {
         this.packets = new PacketReader(input, stream);
         try {
             this.decoder = input.decoder(stream, 1);

@@ -56,10 +56,12 @@ final class MediaInput implements AutoCloseable {
     };
 
     private final Path file;
+    private final boolean wholeTracks;
     private AVFormatContext context;
 
-    private MediaInput(Path file, AVFormatContext context) {
+    private MediaInput(Path file, boolean wholeTracks, AVFormatContext context) {
         this.file = file;
+        this.wholeTracks = wholeTracks;
         this.context = context;
     }
 
@@ -68,19 +70,33 @@ final class MediaInput implements AutoCloseable {
         return open(file, PROBING_SECONDS);
     }
 
+    /** As {@link #open(Path)}, with the tracks as they are stored, whatever the file's own list of edits leaves out. */
+    static MediaInput openWholeTracks(Path file) throws UnreadableException {
+        return open(file, true, PROBING_SECONDS);
+    }
+
+    /** Opens the file once more, in the same way. */
+    MediaInput again() throws UnreadableException {
+        return open(file, wholeTracks, PROBING_SECONDS);
+    }
+
     /** As {@link #open(Path)}. @param probingSeconds after which a file that still has not told what it is is refused */
     static MediaInput open(Path file, long probingSeconds) throws UnreadableException {
+        return open(file, false, probingSeconds);
+    }
+
+    private static MediaInput open(Path file, boolean wholeTracks, long probingSeconds) throws UnreadableException {
         requireReadable(file);
         Natives.load();
         DEADLINE.set(System.nanoTime() + TimeUnit.SECONDS.toNanos(probingSeconds));
         try {
-            return probe(file);
+            return probe(file, wholeTracks);
         } finally {
             DEADLINE.remove();
         }
     }
 
-    private static MediaInput probe(Path file) throws UnreadableException {
+    private static MediaInput probe(Path file, boolean wholeTracks) throws UnreadableException {
         AVFormatContext context = avformat.avformat_alloc_context();
         context.interrupt_callback().callback(IS_TOO_LATE);
         // With the protocol named, no file name can be taken for an address, and no file can refer to one.
@@ -88,13 +104,16 @@ final class MediaInput implements AutoCloseable {
                 AVDictionary options = new AVDictionary(null)) {
             avutil.av_dict_set(options, "protocol_whitelist", "file", 0);
             avutil.av_dict_set(options, "format_whitelist", FORMATS, 0);
+            if (wholeTracks) {
+                avutil.av_dict_set(options, "ignore_editlist", "1", 0);
+            }
             int opened = avformat.avformat_open_input(context, name, null, options);
             avutil.av_dict_free(options);
             if (opened < 0) {
                 throw notMedia(file, opened);
             }
         }
-        MediaInput input = new MediaInput(file, context);
+        MediaInput input = new MediaInput(file, wholeTracks, context);
         try {
             int found = avformat.avformat_find_stream_info(context, (PointerPointer<?>) null);
             if (found < 0) {
@@ -194,7 +213,7 @@ final class MediaInput implements AutoCloseable {
         long size = sizeOf(file);
         for (int s = 0; s < context.nb_streams(); s++) {
             int entries = avformat.avformat_index_get_entries_count(stream(s));
-            if (!isTableComplete() || entries == 0) {
+            if (!isIsoContainer() || entries == 0) {
                 continue;
             }
             int whole = 0;
@@ -213,7 +232,8 @@ final class MediaInput implements AutoCloseable {
         }
     }
 
-    private boolean isTableComplete() {
+    /** Whether it is an MP4 or one of its kin, with a table of all that is in it. */
+    boolean isIsoContainer() {
         return context.iformat().name().getString().contains("mp4");
     }
 

@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalLong;
 import java.util.stream.IntStream;
 
 /**
@@ -80,6 +81,22 @@ final class PacketIndex {
                 .sorted(Comparator.comparingLong(p -> timed.get(p).seen()))
                 .mapToInt(Integer::intValue)
                 .toArray();
+        return new PacketIndex(packets, timed, order, unit, pictureSeconds);
+    }
+
+    /** An index of whole tracks of which a list of edits says what is seen. */
+    static PacketIndex fromEdits(List<Packet> packets, EditList edits, double unit, double pictureSeconds) {
+        List<Packet> timed = new ArrayList<>(packets);
+        List<Integer> seen = new ArrayList<>();
+        for (int p = 0; p < packets.size(); p++) {
+            OptionalLong time = edits.seen(packets.get(p).seen(), packets.get(p).duration(), unit);
+            if (time.isPresent()) {
+                timed.set(p, packets.get(p).seenAt(time.getAsLong()));
+                seen.add(p);
+            }
+        }
+        seen.sort(Comparator.comparingLong(p -> timed.get(p).seen()));
+        int[] order = seen.stream().mapToInt(Integer::intValue).toArray();
         return new PacketIndex(packets, timed, order, unit, pictureSeconds);
     }
 

@@ -3,6 +3,7 @@ package chalktrace.media.codec;
 import chalktrace.media.UnreadableException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.global.avcodec;
@@ -16,9 +17,11 @@ final class PacketIndexer {
     /**
      * The index of the packets that are still to be read.
      *
+     * @param edits of a file with several, whose reader leaves nothing out
      * @throws UnreadableException when there is no picture, or one of a size that can't be shown
      */
-    static PacketIndex of(PacketReader reader, AVCodecContext decoder, StreamFacts facts) throws UnreadableException {
+    static PacketIndex of(PacketReader reader, AVCodecContext decoder, StreamFacts facts, Optional<EditList> edits)
+            throws UnreadableException {
         List<PacketIndex.Packet> packets = new ArrayList<>();
         while (reader.next()) {
             packets.add(reader.met());
@@ -30,6 +33,9 @@ final class PacketIndexer {
                     "Copy it again, or choose another file.");
         }
         facts.requireSize(reader.file());
+        if (edits.isPresent() && PacketIndex.haveTimes(packets)) {
+            return fromEdits(reader, packets, edits.get(), facts);
+        }
         boolean contradicted = decoder.has_b_frames() > 0 && PacketIndex.areInDecodingOrder(packets);
         return PacketIndex.haveTimes(packets) && !contradicted
                 ? PacketIndex.fromTimes(packets, facts.unitSeconds(), facts.pictureSeconds())
@@ -39,6 +45,21 @@ final class PacketIndexer {
                         facts.unitSeconds(),
                         facts.pictureSeconds(),
                         contradicted || facts.hasTimesOfDecodingOnly());
+    }
+
+    private static PacketIndex fromEdits(
+            PacketReader reader, List<PacketIndex.Packet> packets, EditList edits, StreamFacts facts)
+            throws UnreadableException {
+        boolean nothingSeen = packets.stream()
+                .noneMatch(packet -> edits.seen(packet.seen(), packet.duration(), facts.unitSeconds())
+                        .isPresent());
+        if (nothingSeen) {
+            throw UnreadableException.of(
+                    reader.file(),
+                    "has a list of edits that shows none of its pictures",
+                    "Save it again with the program that made it.");
+        }
+        return PacketIndex.fromEdits(packets, edits, facts.unitSeconds(), facts.pictureSeconds());
     }
 
     /** For files without times: one pass through the decoder tells the order in which pictures are seen. */

@@ -92,7 +92,7 @@ final class PacketReader implements AutoCloseable {
 
     /** The file anew from its first packet, for containers that can't jump. */
     void reopen() throws UnreadableException {
-        MediaInput again = MediaInput.open(input.file());
+        MediaInput again = input.again();
         input.close();
         input = again;
         unpacker.flush();

@@ -48,7 +48,7 @@ public final class VideoDecoder implements AutoCloseable {
 
     private final DamageCheck damage;
 
-    private VideoDecoder(MediaInput input, int stream) throws UnreadableException {
+    private VideoDecoder(MediaInput input, int stream, Optional<EditList> edits) throws UnreadableException {
         this.file = input.file();
         // Of one picture the errors of its decoder are heard, which only one of one thread tells on this one.
         this.onePicture = input.isPicture();
@@ -56,12 +56,12 @@ public final class VideoDecoder implements AutoCloseable {
         this.facts = StreamFacts.of(input, stream, decoder);
         this.packets = new PacketReader(input, stream);
         try {
-            this.index = PacketIndexer.of(packets, decoder, facts);
+            this.index = PacketIndexer.of(packets, decoder, facts, edits);
         } catch (UnreadableException e) {
             free();
             throw e;
         }
-        this.damage = new DamageCheck(file, stream, index);
+        this.damage = new DamageCheck(input, stream, index);
         boolean isMotionJpeg = decoder.codec_id() == avcodec.AV_CODEC_ID_MJPEG;
         this.feed = new PacketFeed(packets, decoder, index, isMotionJpeg ? this::lookAtCodes : number -> {});
     }
@@ -83,7 +83,13 @@ public final class VideoDecoder implements AutoCloseable {
                         input.soundStream() >= 0 ? "holds sound but no picture" : "holds no picture",
                         "Import it as a sound, or choose another file.");
             }
-            return new VideoDecoder(input, stream);
+            Optional<EditList> edits =
+                    EditList.ofSeveral(file, input.stream(stream).id());
+            if (edits.isPresent()) {
+                input.close();
+                input = MediaInput.openWholeTracks(file);
+            }
+            return new VideoDecoder(input, stream, edits);
         } catch (UnreadableException | RuntimeException e) {
             input.close();
             throw e;

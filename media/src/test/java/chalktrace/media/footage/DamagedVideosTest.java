@@ -78,6 +78,7 @@ class DamagedVideosTest {
                 "h264-long-group.mp4",
                 "h264.ts",
                 "intra-refresh.mp4",
+                "two-edits.mp4",
                 "hevc.mp4",
                 "vp9.webm",
                 "av1.mkv",

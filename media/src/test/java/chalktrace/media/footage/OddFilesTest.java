@@ -13,6 +13,7 @@ import chalktrace.media.UnreadableException;
 import chalktrace.media.testing.Clips;
 import java.awt.image.BufferedImage;
 import java.io.File;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -53,6 +54,51 @@ class OddFilesTest {
                 Picture picture = clip.picture(n);
                 assertThat(picture.size()).isEqualTo(n < 24 ? Clips.SIZE : new PictureSize(704, 192));
                 assertThat(clip.doubt(n).isPresent()).isEqualTo(n >= 24);
+            }
+        }
+    }
+
+    /**
+     * Half a second of nothing, then frames 12 to 35 of the track, then 48 to 71: x264 with open groups and pyramids of B pictures, so that pictures at the
+     * cuts lean on what is left out. Against the same file with its list of edits made unknown, which is decoded from end to end.
+     */
+    @Test
+    void ofSeveralEditsEachPictureIsTheTracksOwn() throws Exception {
+        byte[] bytes = Files.readAllBytes(clip("two-edits.mp4"));
+        int edits = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("edts");
+        System.arraycopy("free".getBytes(StandardCharsets.ISO_8859_1), 0, bytes, edits, 4);
+        try (VideoClip clip = VideoClip.open(clip("two-edits.mp4"));
+                VideoClip track = VideoClip.open(Files.write(folder.resolve("track.mp4"), bytes))) {
+            assertThat(clip.times().count()).isEqualTo(48);
+            assertThat(clip.startSeconds()).isCloseTo(0.5, within(1e-6));
+            for (int n : new int[] {47, 0, 23, 24, 22, 25, 46, 11, 12, 30}) {
+                assertThat(clip.picture(n).toArgb())
+                        .as("picture " + n)
+                        .isEqualTo(track.picture(n < 24 ? n + 12 : n + 24).toArgb());
+                assertThat(clip.doubt(n)).isEmpty();
+                assertThat(clip.times().seconds(n)).isCloseTo(n / 24.0, within(1e-6));
+            }
+        }
+    }
+
+    /** A table of contents that was written by nobody: whatever stands in it, the clip opens or is refused with a sentence. */
+    @Test
+    void spoiltEditListsEndNothing() throws Exception {
+        byte[] bytes = Files.readAllBytes(clip("two-edits.mp4"));
+        int movie = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("moov");
+        long seed = System.nanoTime();
+        System.out.println("edit lists of seed " + seed);
+        SplittableRandom random = new SplittableRandom(seed);
+        for (int i = 0; i < 150; i++) {
+            byte[] spoilt = bytes.clone();
+            for (int k = 0; k < 1 + random.nextInt(6); k++) {
+                spoilt[movie + random.nextInt(400)] = (byte) random.nextInt(256);
+            }
+            Path file = Files.write(folder.resolve("spoilt.mp4"), spoilt);
+            try (VideoClip clip = VideoClip.open(file)) {
+                clip.picture(clip.times().count() / 2);
+            } catch (UnreadableException | PictureUnavailableException e) {
+                assertThat(e.getMessage()).contains("spoilt.mp4");
             }
         }
     }
