@@ -83,8 +83,9 @@ public final class VideoDecoder implements AutoCloseable {
                         input.soundStream() >= 0 ? "holds sound but no picture" : "holds no picture",
                         "Import it as a sound, or choose another file.");
             }
-            Optional<EditList> edits =
-                    EditList.ofSeveral(file, input.stream(stream).id());
+            Optional<EditList> edits = input.isIsoContainer()
+                    ? EditList.ofSeveral(file, input.stream(stream).id())
+                    : Optional.empty();
             if (edits.isPresent()) {
                 input.close();
                 input = MediaInput.openWholeTracks(file);
