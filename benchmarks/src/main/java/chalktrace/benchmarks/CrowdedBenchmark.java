@@ -1,6 +1,6 @@
 package chalktrace.benchmarks;
 
-import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.selection.Pick;
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.render.LiftedPiece;
 import chalktrace.core.render.OnionSkin;

@@ -1,6 +1,6 @@
 package chalktrace.benchmarks;
 
-import chalktrace.core.edit.FillEdits;
+import chalktrace.core.edit.drawing.FillEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.LineMask;

@@ -2,9 +2,9 @@ package chalktrace.benchmarks;
 
 import chalktrace.core.between.InBetween;
 import chalktrace.core.check.ExposureChecks;
-import chalktrace.core.edit.DrawingEdits;
-import chalktrace.core.edit.ShotTimingEdits;
-import chalktrace.core.edit.TimingEdits;
+import chalktrace.core.edit.drawing.DrawingEdits;
+import chalktrace.core.edit.timing.ShotTimingEdits;
+import chalktrace.core.edit.timing.TimingEdits;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.ExposureSheet;

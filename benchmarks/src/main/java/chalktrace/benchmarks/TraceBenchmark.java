@@ -1,8 +1,8 @@
 package chalktrace.benchmarks;
 
-import chalktrace.core.edit.FillEdits;
-import chalktrace.core.edit.Pick;
-import chalktrace.core.edit.PickEdits;
+import chalktrace.core.edit.drawing.FillEdits;
+import chalktrace.core.edit.selection.Pick;
+import chalktrace.core.edit.selection.PickEdits;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;

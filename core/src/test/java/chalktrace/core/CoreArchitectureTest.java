@@ -28,5 +28,5 @@ class CoreArchitectureTest {
 
     @ArchTest
     static final ArchRule packagesFormNoCycle =
-            slices().matching("chalktrace.core.(*)..").should().beFreeOfCycles();
+            slices().matching("chalktrace.core.(**)").should().beFreeOfCycles();
 }

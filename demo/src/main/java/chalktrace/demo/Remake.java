@@ -1,6 +1,6 @@
 package chalktrace.demo;
 
-import chalktrace.core.edit.AlignEdits;
+import chalktrace.core.edit.speech.AlignEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.Word;

@@ -4,7 +4,7 @@ import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.sound.Onsets;
 import java.util.List;

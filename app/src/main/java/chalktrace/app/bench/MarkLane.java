@@ -2,7 +2,7 @@ package chalktrace.app.bench;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
-import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import javafx.geometry.VPos;

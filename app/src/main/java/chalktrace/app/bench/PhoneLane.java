@@ -4,7 +4,7 @@ import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.PhoneEdits;
+import chalktrace.core.edit.speech.PhoneEdits;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Word;
 import chalktrace.core.speech.Pronunciations;

@@ -3,7 +3,7 @@ package chalktrace.app.bench;
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
-import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.Word;
 import chalktrace.core.speech.Alignment;
 import chalktrace.core.time.FrameRate;

@@ -5,7 +5,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
-import chalktrace.core.edit.DrawingEdits;
+import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PenSample;

@@ -2,7 +2,7 @@ package chalktrace.app.board;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
-import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.render.StrokeLayer;
 import chalktrace.core.shot.Chalk;

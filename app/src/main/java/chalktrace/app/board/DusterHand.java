@@ -1,8 +1,8 @@
 package chalktrace.app.board;
 
 import chalktrace.app.session.Session;
-import chalktrace.core.edit.DrawingEdits;
 import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.stroke.PenSample;
 import java.util.Optional;
 

@@ -3,7 +3,7 @@ package chalktrace.app.board;
 import chalktrace.app.controls.Colors;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
-import chalktrace.core.edit.FillEdits.Found;
+import chalktrace.core.edit.drawing.FillEdits.Found;
 import chalktrace.core.fill.Contours;
 import java.awt.geom.Point2D;
 import javafx.animation.PauseTransition;

@@ -4,7 +4,7 @@ import chalktrace.app.board.pen.PenEvent;
 import chalktrace.app.session.Landings;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
-import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.core.stroke.PenStream;
 import java.util.HashMap;

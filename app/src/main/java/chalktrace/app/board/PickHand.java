@@ -2,7 +2,7 @@ package chalktrace.app.board;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
-import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.selection.Pick;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.PenSample;

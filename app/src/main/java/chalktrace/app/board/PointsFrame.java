@@ -2,8 +2,8 @@ package chalktrace.app.board;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
-import chalktrace.core.edit.Pick;
-import chalktrace.core.edit.PickEdits;
+import chalktrace.core.edit.selection.Pick;
+import chalktrace.core.edit.selection.PickEdits;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.CurvePoints;
 import java.awt.geom.Point2D;

@@ -1,6 +1,6 @@
 package chalktrace.app.cli;
 
-import chalktrace.core.edit.AlignedScript;
+import chalktrace.core.edit.speech.AlignedScript;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Speech;

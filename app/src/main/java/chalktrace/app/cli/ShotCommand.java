@@ -1,7 +1,7 @@
 package chalktrace.app.cli;
 
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.Gathered;

@@ -1,8 +1,8 @@
 package chalktrace.app.cli;
 
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.OntoTwos;
-import chalktrace.core.edit.TimingEdits;
+import chalktrace.core.edit.timing.OntoTwos;
+import chalktrace.core.edit.timing.TimingEdits;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.time.FrameRange;

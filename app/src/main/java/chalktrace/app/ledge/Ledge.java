@@ -12,7 +12,7 @@ import chalktrace.app.session.View.LineKind;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.GuideEdits;
-import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Chalk;

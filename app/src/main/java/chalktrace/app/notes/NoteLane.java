@@ -5,7 +5,7 @@ import chalktrace.app.bench.TypingLane;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Mark;
 import java.util.List;
 import java.util.Optional;

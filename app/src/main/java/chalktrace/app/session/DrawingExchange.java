@@ -1,11 +1,11 @@
 package chalktrace.app.session;
 
-import chalktrace.core.edit.DrawingPiece;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.ImportEdits;
-import chalktrace.core.edit.Pick;
-import chalktrace.core.edit.PickEdits;
-import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.edit.drawing.StrokeLanding;
+import chalktrace.core.edit.selection.DrawingPiece;
+import chalktrace.core.edit.selection.ImportEdits;
+import chalktrace.core.edit.selection.Pick;
+import chalktrace.core.edit.selection.PickEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Pixels;
 import chalktrace.core.render.DrawingPixels;

@@ -2,7 +2,7 @@ package chalktrace.app.session;
 
 import chalktrace.app.state.MediaFolders;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.media.footage.ContentMark;
 import chalktrace.media.footage.Gathered;

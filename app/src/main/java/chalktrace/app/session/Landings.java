@@ -1,6 +1,6 @@
 package chalktrace.app.session;
 
-import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;

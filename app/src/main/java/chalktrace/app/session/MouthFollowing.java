@@ -2,7 +2,7 @@ package chalktrace.app.session;
 
 import chalktrace.core.between.PartMotion;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.MouthLevels;
+import chalktrace.core.edit.mouth.MouthLevels;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;

@@ -1,6 +1,6 @@
 package chalktrace.app.session;
 
-import chalktrace.core.edit.MouthLevels;
+import chalktrace.core.edit.mouth.MouthLevels;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Shot;
 import java.util.List;

@@ -1,8 +1,8 @@
 package chalktrace.app.session;
 
-import chalktrace.core.edit.FillEdits;
-import chalktrace.core.edit.FillEdits.Found;
-import chalktrace.core.edit.FillEdits.Reach;
+import chalktrace.core.edit.drawing.FillEdits;
+import chalktrace.core.edit.drawing.FillEdits.Found;
+import chalktrace.core.edit.drawing.FillEdits.Reach;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Shot;

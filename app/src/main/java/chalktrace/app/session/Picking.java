@@ -1,13 +1,13 @@
 package chalktrace.app.session;
 
 import chalktrace.core.between.SquashAndStretch;
-import chalktrace.core.edit.DrawingPiece;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.Pick;
-import chalktrace.core.edit.PickEdits;
-import chalktrace.core.edit.SpanEdits;
-import chalktrace.core.edit.SpanMove;
-import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.edit.drawing.StrokeLanding;
+import chalktrace.core.edit.selection.DrawingPiece;
+import chalktrace.core.edit.selection.Pick;
+import chalktrace.core.edit.selection.PickEdits;
+import chalktrace.core.edit.selection.SpanEdits;
+import chalktrace.core.edit.selection.SpanMove;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;

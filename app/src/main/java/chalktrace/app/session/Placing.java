@@ -1,8 +1,8 @@
 package chalktrace.app.session;
 
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.MouthLevels;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.mouth.MouthLevels;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.MouthPlace;
 import chalktrace.core.shot.Placement;

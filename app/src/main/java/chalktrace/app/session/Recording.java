@@ -1,6 +1,6 @@
 package chalktrace.app.session;
 
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.PcmBuffer;

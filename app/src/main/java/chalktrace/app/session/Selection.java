@@ -1,6 +1,6 @@
 package chalktrace.app.session;
 
-import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.selection.Pick;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Shot;

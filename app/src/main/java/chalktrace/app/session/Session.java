@@ -4,7 +4,7 @@ import chalktrace.app.keys.KeySet;
 import chalktrace.app.state.MediaFolders;
 import chalktrace.app.state.Preferences;
 import chalktrace.app.state.UserDictionary;
-import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.media.sound.DeviceIn;

@@ -1,7 +1,7 @@
 package chalktrace.app.session;
 
-import chalktrace.core.edit.ReferenceEdits;
-import chalktrace.core.edit.SoundEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
+import chalktrace.core.edit.reference.SoundEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;

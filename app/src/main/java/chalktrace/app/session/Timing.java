@@ -2,9 +2,9 @@ package chalktrace.app.session;
 
 import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.OntoTwos;
-import chalktrace.core.edit.ShotTimingEdits;
-import chalktrace.core.edit.TimingEdits;
+import chalktrace.core.edit.timing.OntoTwos;
+import chalktrace.core.edit.timing.ShotTimingEdits;
+import chalktrace.core.edit.timing.TimingEdits;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;

@@ -1,10 +1,10 @@
 package chalktrace.app.session;
 
 import chalktrace.app.state.UserDictionary;
-import chalktrace.core.edit.AlignEdits;
-import chalktrace.core.edit.AlignedScript;
-import chalktrace.core.edit.ReferenceEdits;
-import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
+import chalktrace.core.edit.speech.AlignEdits;
+import chalktrace.core.edit.speech.AlignedScript;
+import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Speech;

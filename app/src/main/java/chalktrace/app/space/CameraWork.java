@@ -3,7 +3,7 @@ package chalktrace.app.space;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.GuideEdits;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;

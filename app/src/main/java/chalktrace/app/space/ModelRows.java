@@ -5,7 +5,7 @@ import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.tray.gather.CardRows;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.space.Dress;
 import chalktrace.core.space.Light;

@@ -1,9 +1,9 @@
 package chalktrace.app.study;
 
 import chalktrace.app.session.Session;
-import chalktrace.core.edit.AttachEdits;
-import chalktrace.core.edit.MouthLevels;
-import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.mouth.MouthLevels;
+import chalktrace.core.edit.reference.AttachEdits;
+import chalktrace.core.edit.selection.Pick;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;

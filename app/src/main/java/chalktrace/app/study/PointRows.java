@@ -5,7 +5,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.FileChoice;
 import chalktrace.app.theme.Icons;
-import chalktrace.core.edit.AttachEdits;
+import chalktrace.core.edit.reference.AttachEdits;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;

@@ -2,7 +2,7 @@ package chalktrace.app.study;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.session.FileChoice;
-import chalktrace.core.edit.TrackEdits;
+import chalktrace.core.edit.reference.TrackEdits;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;

@@ -4,7 +4,7 @@ import chalktrace.app.session.Notices;
 import chalktrace.app.session.Proposals;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.TrackEdits;
+import chalktrace.core.edit.reference.TrackEdits;
 import chalktrace.core.motion.Correction;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;

@@ -1,7 +1,7 @@
 package chalktrace.app.study;
 
 import chalktrace.app.session.Session;
-import chalktrace.core.edit.TrackEdits;
+import chalktrace.core.edit.reference.TrackEdits;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;

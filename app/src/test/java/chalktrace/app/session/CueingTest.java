@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.testing.BareSession;
-import chalktrace.core.edit.CueEdits;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
+import chalktrace.core.edit.timing.CueEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;

@@ -7,7 +7,7 @@ import chalktrace.app.session.InBetweening.Way;
 import chalktrace.app.testing.BareSession;
 import chalktrace.core.between.TimingChart;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.selection.Pick;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;

@@ -2,7 +2,7 @@ package chalktrace.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import chalktrace.core.edit.StrokeLanding;
+import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;

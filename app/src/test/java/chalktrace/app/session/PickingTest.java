@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.testing.BareSession;
 import chalktrace.core.between.SquashAndStretch;
-import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.selection.Pick;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;

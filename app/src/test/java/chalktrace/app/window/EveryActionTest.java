@@ -9,7 +9,7 @@ import chalktrace.app.session.View.Step;
 import chalktrace.app.testing.HandDevice;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Shot;
 import java.nio.ByteBuffer;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import chalktrace.app.session.Placing;
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
-import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Placement;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;

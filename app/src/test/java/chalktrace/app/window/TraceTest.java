@@ -7,7 +7,7 @@ import chalktrace.app.session.View.Duster;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.testing.OpenWindow;
-import chalktrace.core.edit.FillEdits;
+import chalktrace.core.edit.drawing.FillEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.RasterCache;

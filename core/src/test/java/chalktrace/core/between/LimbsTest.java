@@ -3,7 +3,7 @@ package chalktrace.core.between;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import chalktrace.core.edit.BetweenEdits;
+import chalktrace.core.edit.drawing.BetweenEdits;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Drawing;

@@ -3,9 +3,9 @@ package chalktrace.core.check;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import chalktrace.core.edit.CueEdits;
-import chalktrace.core.edit.ShotTimingEdits;
-import chalktrace.core.edit.SoundEdits;
+import chalktrace.core.edit.reference.SoundEdits;
+import chalktrace.core.edit.timing.CueEdits;
+import chalktrace.core.edit.timing.ShotTimingEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;

@@ -6,6 +6,8 @@ import static chalktrace.core.testing.Shots.showing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.edit.drawing.DrawingEdits;
+import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Cue;

@@ -4,6 +4,7 @@ import static chalktrace.core.testing.Shots.LEVEL;
 import static chalktrace.core.testing.Shots.line;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.Exposure;

@@ -3,6 +3,7 @@ package chalktrace.core.edit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import chalktrace.core.edit.timing.TimingEdits;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Placement;

@@ -2,8 +2,8 @@ package chalktrace.core.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import chalktrace.core.edit.Pick;
-import chalktrace.core.edit.PickEdits;
+import chalktrace.core.edit.selection.Pick;
+import chalktrace.core.edit.selection.PickEdits;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.picture.ArgbPicture;

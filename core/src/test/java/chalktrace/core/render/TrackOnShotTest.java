@@ -3,8 +3,8 @@ package chalktrace.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import chalktrace.core.edit.AttachEdits;
-import chalktrace.core.edit.ShotTimingEdits;
+import chalktrace.core.edit.reference.AttachEdits;
+import chalktrace.core.edit.timing.ShotTimingEdits;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;

@@ -2,8 +2,8 @@ package chalktrace.core.shot;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import chalktrace.core.edit.MarkEdits;
-import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.edit.speech.SpeechEdits;
+import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.FrameRange;
 import java.util.List;

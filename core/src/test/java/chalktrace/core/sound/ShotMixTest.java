@@ -3,7 +3,7 @@ package chalktrace.core.sound;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import chalktrace.core.edit.SoundEdits;
+import chalktrace.core.edit.reference.SoundEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.testing.Shots;

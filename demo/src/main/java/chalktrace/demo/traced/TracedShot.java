@@ -1,9 +1,9 @@
 package chalktrace.demo.traced;
 
-import chalktrace.core.edit.AlignEdits;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.MouthLevels;
-import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.edit.mouth.MouthLevels;
+import chalktrace.core.edit.speech.AlignEdits;
+import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Drawing;

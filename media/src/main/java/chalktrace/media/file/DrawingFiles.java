@@ -1,6 +1,6 @@
 package chalktrace.media.file;
 
-import chalktrace.core.edit.DrawingPiece;
+import chalktrace.core.edit.selection.DrawingPiece;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.PastedPicture;

@@ -1,6 +1,6 @@
 package chalktrace.media.file;
 
-import chalktrace.core.edit.DrawingPiece;
+import chalktrace.core.edit.selection.DrawingPiece;
 import chalktrace.media.file.DrawingSvg.BrokenDrawing;
 import chalktrace.media.file.ImportedDrawing.Loss;
 import com.github.weisj.jsvg.SVGDocument;

@@ -1,6 +1,6 @@
 package chalktrace.media.file;
 
-import chalktrace.core.edit.DrawingPiece;
+import chalktrace.core.edit.selection.DrawingPiece;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.picture.Rgb;

@@ -1,7 +1,7 @@
 package chalktrace.media.footage;
 
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.TimingEdits;
+import chalktrace.core.edit.timing.TimingEdits;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;

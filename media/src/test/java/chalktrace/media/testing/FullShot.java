@@ -1,6 +1,6 @@
 package chalktrace.media.testing;
 
-import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
 import chalktrace.core.guide.Guide;

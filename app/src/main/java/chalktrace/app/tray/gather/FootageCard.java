@@ -7,7 +7,7 @@ import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.space.Model;
 import chalktrace.core.space.Point3;

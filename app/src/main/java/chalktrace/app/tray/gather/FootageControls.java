@@ -3,7 +3,7 @@ package chalktrace.app.tray.gather;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.ReferenceEdits;
+import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;
 import java.util.Locale;
 import java.util.function.BiFunction;

@@ -6,7 +6,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
-import chalktrace.core.edit.MarkEdits;
+import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Mark;
 import java.util.Locale;
 import javafx.scene.control.Button;

@@ -5,7 +5,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
-import chalktrace.core.edit.CycleEdits;
+import chalktrace.core.edit.timing.CycleEdits;
 import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.ShotSetup;
 import java.util.LinkedHashMap;

@@ -9,7 +9,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.GroupEdits;
-import chalktrace.core.edit.SpanEdits;
+import chalktrace.core.edit.selection.SpanEdits;
 import chalktrace.core.shot.LevelGroup;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;

@@ -1,7 +1,7 @@
 package chalktrace.app.tray.trace;
 
 import chalktrace.app.session.Session;
-import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.selection.Pick;
 import javafx.geometry.Pos;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;

@@ -10,7 +10,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.theme.Icons;
-import chalktrace.core.edit.Pick;
+import chalktrace.core.edit.selection.Pick;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;

@@ -11,7 +11,7 @@ import chalktrace.app.keys.Action;
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.core.check.SyncReport;
-import chalktrace.core.edit.CueEdits;
+import chalktrace.core.edit.timing.CueEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;

@@ -8,7 +8,7 @@ import chalktrace.app.session.Jobs;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Voicing;
 import chalktrace.app.theme.Icons;
-import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.speech.Alignment;

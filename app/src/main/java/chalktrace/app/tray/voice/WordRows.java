@@ -6,7 +6,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Selection.Item;
 import chalktrace.app.session.Session;
-import chalktrace.core.edit.SpeechEdits;
+import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.Word;
