@@ -3,6 +3,7 @@ package chalktrace.app;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -55,6 +56,23 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule noPackagesFormACircle =
             slices().matching("chalktrace.(**)").should().beFreeOfCycles();
+
+    /** Document, jobs and what is selected; open footage; open sound: each is there without the window's parts and the steps. */
+    @ArchTest
+    static final ArchRule theGroundKnowsNothingAboveIt = noClasses()
+            .that()
+            .resideInAnyPackage("chalktrace.app.kernel..", "chalktrace.app.footage..", "chalktrace.app.sound..")
+            .should()
+            .dependOnClassesThat(JavaClass.Predicates.resideInAPackage("chalktrace.app..")
+                    .and(JavaClass.Predicates.resideOutsideOfPackages(
+                            "chalktrace.app.kernel..",
+                            "chalktrace.app.footage..",
+                            "chalktrace.app.sound..",
+                            "chalktrace.app.state..")));
+
+    @ArchTest
+    static final ArchRule footageAndSoundDoNotKnowEachOther =
+            slices().matching("chalktrace.app.(footage|sound)..").should().notDependOnEachOther();
 
     @ArchTest
     static final ArchRule featuresDoNotKnowEachOther =

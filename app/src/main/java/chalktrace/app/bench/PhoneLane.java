@@ -1,6 +1,6 @@
 package chalktrace.app.bench;
 
-import chalktrace.app.session.Selection.Item;
+import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.Edit;

@@ -1,7 +1,7 @@
 package chalktrace.app.bench;
 
+import chalktrace.app.footage.Thumbnails;
 import chalktrace.app.session.Session;
-import chalktrace.app.session.Thumbnails;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.time.FrameRange;

@@ -1,7 +1,7 @@
 package chalktrace.app.notes;
 
 import chalktrace.app.bench.LaneKind;
-import chalktrace.app.kernel.Feature;
+import chalktrace.app.feature.Feature;
 import chalktrace.app.session.View.Step;
 import java.util.List;
 import java.util.Set;

@@ -1,7 +1,7 @@
 package chalktrace.app.ruler;
 
 import chalktrace.app.board.BoardTool;
-import chalktrace.app.kernel.Feature;
+import chalktrace.app.feature.Feature;
 import chalktrace.app.session.Session;
 import java.util.List;
 

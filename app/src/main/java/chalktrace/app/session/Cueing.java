@@ -1,5 +1,12 @@
 package chalktrace.app.session;
 
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.Proposals;
+import chalktrace.app.sound.SoundMoves;
+import chalktrace.app.sound.Sounds;
+import chalktrace.app.sound.Transport;
+import chalktrace.app.sound.VoiceSound;
 import chalktrace.core.edit.reference.SoundEdits;
 import chalktrace.core.edit.timing.CueEdits;
 import chalktrace.core.shot.Cue;

@@ -1,5 +1,11 @@
 package chalktrace.app.session;
 
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Jobs;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.Proposals;
+import chalktrace.app.kernel.Selection;
+import chalktrace.app.sound.Transport;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.edit.selection.DrawingPiece;

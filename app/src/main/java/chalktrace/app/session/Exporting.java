@@ -1,5 +1,8 @@
 package chalktrace.app.session;
 
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Jobs;
+import chalktrace.app.kernel.Notices;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.export.Exporter;
 import java.nio.file.Path;

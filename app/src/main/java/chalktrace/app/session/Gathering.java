@@ -1,5 +1,9 @@
 package chalktrace.app.session;
 
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.OutsideMedia;
+import chalktrace.app.kernel.Proposals;
 import chalktrace.app.state.MediaFolders;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.reference.ReferenceEdits;

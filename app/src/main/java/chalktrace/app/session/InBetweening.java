@@ -1,7 +1,13 @@
 package chalktrace.app.session;
 
+import chalktrace.app.footage.FootageTrack;
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.Proposals;
+import chalktrace.app.kernel.Selection;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.KeySet;
+import chalktrace.app.sound.Transport;
 import chalktrace.core.between.InBetween;
 import chalktrace.core.between.Smear;
 import chalktrace.core.between.StrokeMatching;

@@ -1,5 +1,7 @@
 package chalktrace.app.session;
 
+import chalktrace.app.kernel.Selection;
+import chalktrace.app.sound.Transport;
 import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;

@@ -1,5 +1,7 @@
 package chalktrace.app.session;
 
+import chalktrace.app.kernel.Document;
+import chalktrace.app.sound.Transport;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;

@@ -1,5 +1,10 @@
 package chalktrace.app.session;
 
+import chalktrace.app.footage.FootageTrack;
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.Proposals;
+import chalktrace.app.sound.Transport;
 import chalktrace.core.between.PartMotion;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.mouth.MouthLevels;

@@ -1,5 +1,10 @@
 package chalktrace.app.session;
 
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.Proposals;
+import chalktrace.app.kernel.Selection;
+import chalktrace.app.sound.Transport;
 import chalktrace.core.edit.drawing.FillEdits;
 import chalktrace.core.edit.drawing.FillEdits.Found;
 import chalktrace.core.edit.drawing.FillEdits.Reach;

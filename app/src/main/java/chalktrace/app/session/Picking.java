@@ -1,5 +1,8 @@
 package chalktrace.app.session;
 
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Selection;
+import chalktrace.app.sound.Transport;
 import chalktrace.core.between.SquashAndStretch;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.drawing.StrokeLanding;

@@ -1,6 +1,22 @@
 package chalktrace.app.session;
 
+import chalktrace.app.footage.Footages;
+import chalktrace.app.footage.Proxies;
+import chalktrace.app.footage.Thumbnails;
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Jobs;
+import chalktrace.app.kernel.Keeping;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.OutsideMedia;
+import chalktrace.app.kernel.Proposals;
+import chalktrace.app.kernel.Selection;
+import chalktrace.app.kernel.Shelf;
 import chalktrace.app.keys.KeySet;
+import chalktrace.app.sound.Recording;
+import chalktrace.app.sound.SoundMoves;
+import chalktrace.app.sound.Sounds;
+import chalktrace.app.sound.Transport;
+import chalktrace.app.sound.VoiceSound;
 import chalktrace.app.state.MediaFolders;
 import chalktrace.app.state.Preferences;
 import chalktrace.app.state.UserDictionary;

@@ -1,5 +1,9 @@
 package chalktrace.app.session;
 
+import chalktrace.app.footage.Footages;
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Jobs;
+import chalktrace.app.sound.Transport;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FrameComposer;

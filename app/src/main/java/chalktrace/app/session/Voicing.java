@@ -1,5 +1,10 @@
 package chalktrace.app.session;
 
+import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Jobs;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.Proposals;
+import chalktrace.app.sound.VoiceSound;
 import chalktrace.app.state.UserDictionary;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.edit.speech.AlignEdits;

@@ -2,7 +2,7 @@ package chalktrace.app.space;
 
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
-import chalktrace.app.kernel.Feature;
+import chalktrace.app.feature.Feature;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.tray.gather.CardRows;

@@ -3,7 +3,7 @@ package chalktrace.app.study;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.reference.AttachEdits;
 import chalktrace.core.motion.Attached;

@@ -1,7 +1,7 @@
 package chalktrace.app.study;
 
 import chalktrace.app.controls.Buttons;
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.core.edit.reference.TrackEdits;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;

@@ -1,7 +1,7 @@
 package chalktrace.app.study;
 
-import chalktrace.app.session.Notices;
-import chalktrace.app.session.Proposals;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.Proposals;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.reference.TrackEdits;

@@ -1,7 +1,7 @@
 package chalktrace.app.tray;
 
 import chalktrace.app.controls.Buttons;
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.tray.finish.FinishTray;

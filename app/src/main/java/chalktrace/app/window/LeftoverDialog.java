@@ -1,8 +1,8 @@
 package chalktrace.app.window;
 
 import chalktrace.app.controls.Rows;
+import chalktrace.app.kernel.Shelf;
 import chalktrace.app.session.Session;
-import chalktrace.app.session.Shelf;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FrameComposer;

@@ -1,9 +1,9 @@
 package chalktrace.app.window;
 
+import chalktrace.app.kernel.FileChoice;
+import chalktrace.app.kernel.Shelf;
 import chalktrace.app.session.DrawingExchange;
-import chalktrace.app.session.FileChoice;
 import chalktrace.app.session.Session;
-import chalktrace.app.session.Shelf;
 import chalktrace.app.theme.Theme;
 import chalktrace.media.file.ShotFile;
 import java.nio.file.Path;

@@ -1,6 +1,6 @@
 package chalktrace.app.window;
 
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.media.export.Exporter;
 import chalktrace.media.file.ShotFile;
 import java.io.File;

@@ -1,6 +1,6 @@
 package chalktrace.app.testing;
 
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.media.export.Exporter;
 import java.nio.file.Path;
 import java.util.HashMap;

@@ -2,8 +2,8 @@ package chalktrace.app.window;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import chalktrace.app.kernel.Selection;
 import chalktrace.app.keys.Action;
-import chalktrace.app.session.Selection;
 import chalktrace.app.session.View;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.testing.HandDevice;

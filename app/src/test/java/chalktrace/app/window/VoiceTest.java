@@ -3,7 +3,7 @@ package chalktrace.app.window;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import chalktrace.app.session.Selection.Item;
+import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.check.SyncReport;

@@ -2,7 +2,7 @@ package chalktrace.app.tray.finish;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.shot.ShotSetup;

@@ -3,7 +3,7 @@ package chalktrace.app.tray.gather;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.tray.sound.SoundCard;

@@ -4,7 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.core.edit.LevelEdits;

@@ -6,7 +6,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Placing;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;

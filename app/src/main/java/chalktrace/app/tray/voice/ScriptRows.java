@@ -4,7 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
-import chalktrace.app.session.Jobs;
+import chalktrace.app.kernel.Jobs;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Voicing;
 import chalktrace.app.theme.Icons;

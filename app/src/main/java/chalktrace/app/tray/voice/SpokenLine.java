@@ -2,7 +2,7 @@ package chalktrace.app.tray.voice;
 
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
-import chalktrace.app.session.Selection.Item;
+import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.Word;

@@ -2,7 +2,7 @@ package chalktrace.app.tray.voice;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
-import chalktrace.app.session.FileChoice;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.mouth.MouthLevels;
 import chalktrace.core.edit.speech.SpeechEdits;

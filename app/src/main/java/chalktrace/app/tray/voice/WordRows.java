@@ -4,7 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
-import chalktrace.app.session.Selection.Item;
+import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.Phone;

@@ -1,0 +1,47 @@
+package chalktrace.app.feature;
+
+import chalktrace.app.bench.LaneKind;
+import chalktrace.app.board.BoardTool;
+import chalktrace.app.board.BoardView;
+import chalktrace.app.tray.TrayRows;
+import chalktrace.app.tray.gather.CardRows;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.layout.Region;
+
+/** Something that the window can do beyond its ground: it says what it adds, and the window finds places for it. */
+public interface Feature {
+
+    /** Tools for the board, each with its button on the ledge. */
+    default List<BoardTool> tools() {
+        return List.of();
+    }
+
+    /** Rows on the card of a piece of footage. */
+    default List<CardRows> cardRows() {
+        return List.of();
+    }
+
+    /** What stands beside the board, from its left edge on. */
+    default List<Region> beside() {
+        return List.of();
+    }
+
+    /** What lies over the board, whichever tool is chosen; touched by nothing. */
+    default List<Node> overlays(BoardView board) {
+        return List.of();
+    }
+
+    /** Rows of the trays. */
+    default List<TrayRows> trayRows() {
+        return List.of();
+    }
+
+    /** Ends what it does; the window closes. */
+    default void close() {}
+
+    /** Strips of the bench. */
+    default List<LaneKind> lanes() {
+        return List.of();
+    }
+}

@@ -1,0 +1,46 @@
+package chalktrace.app.feature;
+
+import chalktrace.app.bench.LaneKind;
+import chalktrace.app.board.BoardTool;
+import chalktrace.app.board.BoardView;
+import chalktrace.app.tray.TrayRows;
+import chalktrace.app.tray.gather.CardRows;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.layout.Region;
+
+/** What all features add, each kind in the order of the features. */
+public record Features(List<Feature> all) {
+
+    public Features {
+        all = List.copyOf(all);
+    }
+
+    public List<BoardTool> tools() {
+        return all.stream().flatMap(feature -> feature.tools().stream()).toList();
+    }
+
+    public List<CardRows> cardRows() {
+        return all.stream().flatMap(feature -> feature.cardRows().stream()).toList();
+    }
+
+    public List<Region> beside() {
+        return all.stream().flatMap(feature -> feature.beside().stream()).toList();
+    }
+
+    public List<Node> overlays(BoardView board) {
+        return all.stream().flatMap(feature -> feature.overlays(board).stream()).toList();
+    }
+
+    public List<TrayRows> trayRows() {
+        return all.stream().flatMap(feature -> feature.trayRows().stream()).toList();
+    }
+
+    public void close() {
+        all.forEach(Feature::close);
+    }
+
+    public List<LaneKind> lanes() {
+        return all.stream().flatMap(feature -> feature.lanes().stream()).toList();
+    }
+}

@@ -1,0 +1,169 @@
+package chalktrace.app.kernel;
+
+import chalktrace.core.shot.Shot;
+import chalktrace.media.file.Journal;
+import java.io.IOException;
+import java.nio.file.FileSystemException;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+
+/**
+ * Keeps unsaved work on the disk as it is made, on a thread of its own that waits for nothing else. Told on the FX thread.
+ */
+public final class Keeping {
+
+    private static final Logger LOG = Logger.getLogger(Keeping.class.getName());
+    private static final int AGAIN_SECONDS = 5;
+
+    private record State(Shot shot, boolean saved) {}
+
+    private final Notices notices;
+    private final ScheduledExecutorService thread = Workers.scheduled("keep unsaved work", Thread.NORM_PRIORITY);
+    private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper();
+
+    /** The latest state that is not kept yet; null for none. Guarded by this. */
+    private State wanted;
+
+    /** On the thread only. */
+    private Callable<Journal> beginning;
+
+    private Journal journal;
+
+    public Keeping(Notices notices) {
+        this.notices = notices;
+    }
+
+    /** Why unsaved work can't be kept at present; null while it is kept. */
+    public ReadOnlyStringProperty problemProperty() {
+        return problem.getReadOnlyProperty();
+    }
+
+    /** Another shot is open: what was kept of the one before, which was saved or put away by choice, goes. */
+    void begin(Callable<Journal> begins) {
+        synchronized (this) {
+            wanted = null;
+        }
+        thread.execute(() -> {
+            end();
+            beginning = begins;
+            prepare();
+        });
+    }
+
+    /** The shot has changed. */
+    void note(Shot shot, boolean saved) {
+        synchronized (this) {
+            boolean waits = wanted != null;
+            wanted = new State(shot, saved);
+            if (waits) {
+                return;
+            }
+        }
+        thread.execute(this::keep);
+    }
+
+    /** It was saved into its own file like this. */
+    void saved(Shot shot) {
+        thread.execute(() -> {
+            if (prepare()) {
+                attempt(() -> journal.saved(shot));
+            }
+        });
+    }
+
+    private void keep() {
+        State state;
+        synchronized (this) {
+            state = wanted;
+            wanted = null;
+        }
+        if (state == null) {
+            return;
+        }
+        boolean kept = prepare() && attempt(() -> journal.keep(state.shot, state.saved));
+        if (!kept) {
+            synchronized (this) {
+                wanted = wanted == null ? state : wanted;
+            }
+            thread.schedule(this::keep, AGAIN_SECONDS, TimeUnit.SECONDS);
+        }
+    }
+
+    /** Starts the journal where there is none yet. @return whether there is one */
+    private boolean prepare() {
+        return journal != null
+                || beginning != null
+                        && attempt(() -> {
+                            try {
+                                journal = beginning.call();
+                            } catch (IOException | RuntimeException e) {
+                                throw e;
+                            } catch (Exception e) {
+                                throw new IOException(e);
+                            }
+                        });
+    }
+
+    private interface Step {
+        void run() throws IOException;
+    }
+
+    private boolean attempt(Step step) {
+        try {
+            step.run();
+            tell(null);
+            return true;
+        } catch (IOException | RuntimeException | Error e) {
+            LOG.log(Level.WARNING, "unsaved work could not be kept", e);
+            tell(reason(e));
+            return false;
+        }
+    }
+
+    private void tell(String why) {
+        Platform.runLater(() -> {
+            boolean isNew = why != null && problem.get() == null;
+            problem.set(why);
+            if (isNew) {
+                notices.problem(warning());
+            }
+        });
+    }
+
+    /** What is to be said of it. */
+    String warning() {
+        return "Recovery is off: unsaved work can't be kept (" + problem.get() + "). Save the shot soon.";
+    }
+
+    private static String reason(Throwable e) {
+        if (e instanceof FileSystemException file && file.getReason() != null) {
+            return file.getFile() + ": " + file.getReason();
+        }
+        return e.getMessage() == null ? e.toString() : e.getMessage();
+    }
+
+    private void end() {
+        if (journal != null) {
+            journal.discard();
+            journal = null;
+        }
+        beginning = null;
+    }
+
+    /** The program ends and all is saved or put away by choice. */
+    void close() {
+        thread.execute(this::end);
+        thread.shutdown();
+        try {
+            thread.awaitTermination(5, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

@@ -1,0 +1,316 @@
+package chalktrace.app.kernel;
+
+import chalktrace.core.edit.Edit;
+import chalktrace.core.shot.Shot;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.UnwritableException;
+import chalktrace.media.file.Journal;
+import chalktrace.media.file.Leftover;
+import chalktrace.media.file.ShotFile;
+import chalktrace.media.file.ShotLock;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+
+/**
+ * Takes shots from the disk and puts them there, in the background, and finds unsaved work that earlier sessions left. Lives on the FX thread.
+ */
+public final class Shelf {
+
+    /** The name of a shot that has none yet. */
+    public static final String UNTITLED = "untitled";
+
+    private final Document document;
+    private final Jobs jobs;
+    private final Notices notices;
+    private final Keeping keeping;
+    private final OutsideMedia outside;
+
+    /** Of shots that were never saved, and of those whose own folder can't be written to. */
+    private final Path unsavedFolder;
+
+    private final List<Found> restored = new ArrayList<>();
+
+    /** Of the open shot, as it was when that was opened or saved last; null for one that was never saved. */
+    private volatile ShotPlace place;
+
+    private ShotPlace told;
+
+    public Shelf(
+            Document document, Jobs jobs, Notices notices, Keeping keeping, OutsideMedia outside, Path stateFolder) {
+        this.outside = outside;
+        this.document = document;
+        this.jobs = jobs;
+        this.notices = notices;
+        this.keeping = keeping;
+        this.unsavedFolder = stateFolder.resolve("unsaved");
+        keeping.begin(() -> Journal.untitled(unsavedFolder));
+        document.shotProperty().addListener(changed -> note());
+        document.unsavedProperty().addListener(changed -> note());
+    }
+
+    /** Unsaved work that was left, with what could be read of it. @param shot empty where nothing could, @param words what is missing or wrong */
+    public record Found(Leftover leftover, Optional<Shot> shot, String words) {}
+
+    /** Looks for unsaved work of shots that were never saved; says nothing where there is none. */
+    public void findUntitled(Consumer<List<Found>> then) {
+        find(() -> Leftover.untitled(unsavedFolder), then);
+    }
+
+    private interface Search {
+        List<Leftover> run();
+    }
+
+    private void find(Search search, Consumer<List<Found>> then) {
+        Document.Opening opening = document.opening();
+        jobs.run(
+                "look for unsaved work",
+                job -> search.run().stream().map(Shelf::read).toList(),
+                found -> {
+                    if (!found.isEmpty() && document.isStill(opening)) {
+                        then.accept(found);
+                    }
+                },
+                notices::problem);
+    }
+
+    private static Found read(Leftover leftover) {
+        try {
+            Leftover.Recovered recovered = leftover.recover();
+            String missing =
+                    recovered.missing().isEmpty() ? "" : "Missing: " + String.join(", ", recovered.missing()) + ".";
+            return new Found(leftover, Optional.of(recovered.shot()), missing);
+        } catch (UnreadableException e) {
+            return new Found(leftover, Optional.empty(), e.getMessage());
+        }
+    }
+
+    /**
+     * Opens a shot file in place of the open shot. A file that can't be opened changes nothing.
+     *
+     * @param leftovers hears, after opening, of unsaved work of this shot that was found
+     */
+    public void open(Path path, Consumer<List<Found>> leftovers) {
+        open(path, false, leftovers);
+    }
+
+    private void open(Path path, boolean takesLock, Consumer<List<Found>> leftovers) {
+        Path file = path.toAbsolutePath().normalize();
+        // Opened again, it is still ours.
+        Optional<ShotLock.Taken> mine = document.lock()
+                .filter(lock -> file.equals(document.pathProperty().get()))
+                .map(ShotLock.Taken::of);
+        jobs.run(
+                "open " + file.getFileName(),
+                job -> {
+                    ShotFile.Opened opened = ShotFile.open(file);
+                    ShotLock.Taken lock =
+                            mine.orElseGet(() -> takesLock ? ShotLock.takeOver(file) : ShotLock.take(file));
+                    lock.lock().ifPresent(held -> ShotFile.tidy(file));
+                    return new Read(opened, lock, ShotPlace.of(file));
+                },
+                read -> opened(file, read, leftovers),
+                notices::problem);
+    }
+
+    private record Read(ShotFile.Opened opened, ShotLock.Taken lock, ShotPlace place) {}
+
+    private void opened(Path file, Read read, Consumer<List<Found>> leftovers) {
+        Shot shot = read.opened.shot();
+        Optional<String> holder = read.lock.holder();
+        String readOnly = read.opened
+                .whyReadOnly()
+                .or(() -> holder.map(who -> file.getFileName() + " is open by " + who
+                        + ". You can look and draw; save under another name."))
+                .orElse(null);
+        keeping.begin(() -> Journal.of(file, shot, unsavedFolder));
+        restored.clear();
+        place = read.place;
+        document.open(shot, read.opened.file(), file, read.lock.lock(), readOnly);
+        notices.putAway();
+        List<String> words = new ArrayList<>();
+        List<Notices.Offer> offers = new ArrayList<>();
+        if (readOnly != null) {
+            words.add(readOnly);
+        }
+        if (readOnly != null
+                && read.lock.mayBeLeft()
+                && read.opened.whyReadOnly().isEmpty()) {
+            words.add("If that is not so any more, open it for editing.");
+            offers.add(new Notices.Offer("Open for editing", () -> takeOver(file, leftovers)));
+        }
+        if (!outside.folders().isEmpty()) {
+            words.add(outside.question());
+            offers.add(new Notices.Offer("Allow and read", outside::allow));
+        }
+        if (!words.isEmpty()) {
+            notices.offer(String.join(" ", words), offers.toArray(Notices.Offer[]::new));
+        }
+        if (readOnly == null) {
+            find(() -> Leftover.of(file, unsavedFolder), leftovers);
+        }
+    }
+
+    /** Opens the shot anew as one's own; what was drawn on it meanwhile would go with the one that is looked at. */
+    private void takeOver(Path file, Consumer<List<Found>> leftovers) {
+        if (document.unsavedProperty().get()) {
+            notices.problem("You have drawn on this shot: save that under another name, then open " + file.getFileName()
+                    + " again.");
+        } else {
+            open(file, true, leftovers);
+        }
+    }
+
+    /** Puts unsaved work in place of the open shot, as a step that can be undone; it stays on the disk until that is saved. */
+    public void restore(Found found) {
+        found.shot().ifPresent(document::recover);
+        restored.add(found);
+    }
+
+    /** Removes unsaved work for good. */
+    public void discard(Found found) {
+        jobs.quietly(() -> found.leftover().discard());
+    }
+
+    /** Starts a new shot in place of the open one. */
+    public void startNew(Shot shot) {
+        keeping.begin(() -> Journal.untitled(unsavedFolder));
+        restored.clear();
+        place = null;
+        document.open(shot, ShotFile.fresh(), null, Optional.empty(), null);
+        notices.putAway();
+    }
+
+    /** Saves to a place; {@code then} hears on the FX thread that it is done. */
+    public void save(Path path, Runnable then) {
+        Path target = path.toAbsolutePath().normalize();
+        nameAfter(target);
+        Shot shot = document.shot();
+        Document.Opening opening = document.opening();
+        ShotFile itsFile = document.file();
+        ShotPlace before = place;
+        Optional<ShotLock> mine = document.lock();
+        boolean elsewhere = document.lock().isEmpty()
+                || !target.equals(document.pathProperty().get());
+        // Work whose restoring was undone is not in what is saved.
+        List<Leftover> done = restored.stream()
+                .filter(found -> found.shot().filter(document::hasBeen).isPresent())
+                .map(Found::leftover)
+                .toList();
+        jobs.run(
+                "save " + target.getFileName(),
+                job -> {
+                    requireThere(before, target);
+                    Optional<ShotLock> lock = elsewhere ? lock(target, mine) : Optional.empty();
+                    try {
+                        itsFile.save(shot, target);
+                    } catch (UnwritableException | RuntimeException e) {
+                        lock.ifPresent(ShotLock::close);
+                        throw e;
+                    }
+                    done.forEach(Leftover::discard);
+                    return new Written(lock, ShotPlace.of(target));
+                },
+                written -> {
+                    Optional<ShotLock> lock = written.lock;
+                    if (document.isStill(opening)) {
+                        place = written.place;
+                        saved(shot, target, lock, elsewhere);
+                        then.run();
+                    } else {
+                        // Another shot has been opened: this one's file is whole, and not that one's.
+                        lock.ifPresent(ShotLock::close);
+                    }
+                },
+                notices::problem);
+    }
+
+    /** A shot that nobody has named goes by the name of its file. */
+    private void nameAfter(Path target) {
+        Path before = document.pathProperty().get();
+        String name = document.shot().name();
+        boolean unnamed = name.equals(UNTITLED) || before != null && name.equals(nameOf(before));
+        if (unnamed && !name.equals(nameOf(target)) && !document.isLooking()) {
+            document.apply(new Edit("name the shot", shot -> shot.withName(nameOf(target))));
+        }
+    }
+
+    private static String nameOf(Path file) {
+        String name = file.getFileName().toString();
+        return name.endsWith(ShotFile.ENDING) ? name.substring(0, name.length() - ShotFile.ENDING.length()) : name;
+    }
+
+    private record Written(Optional<ShotLock> lock, ShotPlace place) {}
+
+    /** @throws UnwritableException when the folder of the open shot is not the one it was opened from */
+    private static void requireThere(ShotPlace before, Path target) throws UnwritableException {
+        if (before != null && target.equals(before.file()) && !before.isStillThere()) {
+            throw UnwritableException.of(
+                    target, "saved", "Choose Save as, and where it shall be.", new IOException(before.gone()));
+        }
+    }
+
+    /** Says when the folder of the open shot has gone from where it was. On any thread. */
+    public void lookForPlace() {
+        ShotPlace open = place;
+        if (open != null && !open.isStillThere()) {
+            Platform.runLater(() -> {
+                if (place == open && told != open) {
+                    told = open;
+                    notices.problem(open.file().getFileName() + " is not where it was: " + open.gone()
+                            + ". Choose Save as, and where the shot shall be.");
+                }
+            });
+        }
+    }
+
+    /** @throws UnwritableException when someone else has the shot open */
+    private static Optional<ShotLock> lock(Path target, Optional<ShotLock> mine) throws UnwritableException {
+        Optional<ShotLock> moved = mine.flatMap(lock -> lock.movedTo(target));
+        if (moved.isPresent()) {
+            return moved;
+        }
+        ShotLock.Taken taken = ShotLock.take(target);
+        if (taken.holder().isPresent()) {
+            throw UnwritableException.of(
+                    target,
+                    "saved",
+                    "Save under another name.",
+                    new IOException("it is open by " + taken.holder().get()));
+        }
+        return taken.lock();
+    }
+
+    private void saved(Shot shot, Path target, Optional<ShotLock> lock, boolean elsewhere) {
+        boolean sameFile = target.equals(document.pathProperty().get());
+        List<Path> held = outside.folders();
+        restored.clear();
+        if (sameFile) {
+            keeping.saved(shot);
+        } else {
+            keeping.begin(() -> Journal.of(target, shot, unsavedFolder));
+        }
+        document.savedAs(shot, target, elsewhere ? lock : document.lock());
+        // What was read before may be read from the new place.
+        outside.allow(outside.folders().stream()
+                .filter(folder -> !held.contains(folder))
+                .toList());
+        note();
+        if (keeping.problemProperty().get() != null) {
+            notices.problem("Saved. " + keeping.warning());
+        }
+    }
+
+    public void close() {
+        keeping.close();
+        document.close();
+    }
+
+    private void note() {
+        keeping.note(document.shot(), !document.unsavedProperty().get());
+    }
+}
