@@ -103,6 +103,7 @@ public final class Recording {
         drop();
         Path folder = Optional.ofNullable(document.pathProperty().get())
                 .map(path -> path.toAbsolutePath().getParent())
+                .filter(Files::isDirectory)
                 .orElse(stateFolder.resolve("recordings"));
         jobs.run(
                 "write what was recorded",

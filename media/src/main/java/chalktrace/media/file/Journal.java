@@ -83,6 +83,11 @@ public final class Journal implements AutoCloseable {
     static Journal of(Disk disk, Path shotFile, Shot opened, Path otherwise) throws IOException {
         Path file = shotFile.toAbsolutePath();
         IOException beside;
+        if (!Files.exists(file)) {
+            // Its folder may have been moved, and is never made anew: what is drawn is kept as that of a shot without a
+            // file.
+            return begun(new Journal(disk, newFolder(otherwise), Optional.empty(), Optional.empty()));
+        }
         try {
             return begun(new Journal(disk, newFolder(parent(file)), Optional.of(file), Optional.of(opened)));
         } catch (IOException e) {

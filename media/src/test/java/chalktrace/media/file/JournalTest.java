@@ -14,6 +14,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.testing.FullShot;
 import chalktrace.media.testing.Variations;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
@@ -113,13 +114,19 @@ class JournalTest {
         return Journal.of(file, opened, otherwise);
     }
 
-    /** What would be found after this session's process had ended. */
-    private static Leftover left(Path session) throws Exception {
+    /** Lets a session be one of a process that has ended. @return its document */
+    private static JsonNode end(Path session) throws IOException {
         ObjectNode written = (ObjectNode) JSON.readTree(Files.readAllBytes(session.resolve(Journal.SESSION)));
         Files.write(
                 session.resolve(Journal.SESSION),
                 JSON.writeValueAsBytes(
                         written.put("started", written.path("started").asLong() - 60_000)));
+        return written;
+    }
+
+    /** What would be found after this session's process had ended. */
+    private static Leftover left(Path session) throws Exception {
+        JsonNode written = end(session);
         return Leftover.of(Path.of(written.path("shot").asText()), session.getParent()).stream()
                 .filter(one -> one.folder().equals(session))
                 .findFirst()
@@ -317,12 +324,7 @@ class JournalTest {
         journal.keep(opened, false);
         journal.keep(opened.withName("later"), false);
         journal.close();
-        ObjectNode session =
-                (ObjectNode) JSON.readTree(Files.readAllBytes(journal.folder().resolve(Journal.SESSION)));
-        Files.write(
-                journal.folder().resolve(Journal.SESSION),
-                JSON.writeValueAsBytes(
-                        session.put("started", session.path("started").asLong() - 60_000)));
+        end(journal.folder());
         assertThat(Leftover.untitled(folder.resolve("unsaved")))
                 .singleElement()
                 .satisfies(left -> assertThat(left.recover().shot()).isEqualTo(opened.withName("later")));
@@ -336,6 +338,20 @@ class JournalTest {
         journal.close();
         assertThat(journal.folder().getParent()).isEqualTo(otherwise.toAbsolutePath());
         assertThat(left(journal.folder()).recover().shot().name()).isEqualTo("later");
+    }
+
+    @Test
+    void aFolderThatHasGoneIsNotMadeAnewForTheJournal() throws Exception {
+        Path gone = folder.resolve("gone/shot.chalk");
+        Journal journal = Journal.of(gone, opened, otherwise);
+        journal.keep(opened.withName("kept all the same"), false);
+        journal.close();
+        assertThat(gone.getParent()).doesNotExist();
+        assertThat(journal.folder()).startsWith(otherwise);
+        end(journal.folder());
+        assertThat(Leftover.untitled(otherwise))
+                .singleElement()
+                .satisfies(left -> assertThat(left.recover().shot().name()).isEqualTo("kept all the same"));
     }
 
     @Test
