@@ -113,11 +113,16 @@ public final class BoardView extends Region {
         session.transport().playingProperty().addListener(all);
         widthProperty().addListener(resized -> resize());
         heightProperty().addListener(resized -> resize());
+        InvalidationListener rescaled = changed -> resize();
         sceneProperty().addListener((property, before, scene) -> {
             if (scene != null) {
-                scene.windowProperty().addListener((p, b, window) -> {
+                scene.windowProperty().addListener((p, left, window) -> {
+                    // A window may outlive what it shows.
+                    if (left != null) {
+                        left.outputScaleXProperty().removeListener(rescaled);
+                    }
                     if (window != null) {
-                        window.outputScaleXProperty().addListener(changed -> resize());
+                        window.outputScaleXProperty().addListener(rescaled);
                         resize();
                     }
                 });

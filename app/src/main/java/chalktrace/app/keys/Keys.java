@@ -11,6 +11,7 @@ import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
@@ -93,13 +94,17 @@ public final class Keys {
             }
         });
         scene.addEventFilter(KeyEvent.KEY_RELEASED, event -> release(event.getCode()));
+        ChangeListener<Boolean> letsGo = (property, before, focused) -> {
+            if (!focused) {
+                releaseAll();
+            }
+        };
         scene.windowProperty().addListener((property, before, window) -> {
+            if (before != null) {
+                before.focusedProperty().removeListener(letsGo);
+            }
             if (window != null) {
-                window.focusedProperty().addListener((p, b, focused) -> {
-                    if (!focused) {
-                        releaseAll();
-                    }
-                });
+                window.focusedProperty().addListener(letsGo);
             }
         });
     }

@@ -1,6 +1,8 @@
 package chalktrace.app.study;
 
 import chalktrace.app.board.BoardView;
+import chalktrace.core.motion.Track;
+import chalktrace.core.motion.TrackPath;
 import chalktrace.core.render.PairOnShot;
 import java.awt.geom.Point2D;
 import java.util.Optional;
@@ -21,7 +23,7 @@ final class HoldStill {
 
     private double owedY;
 
-    /** How the point lies on a frame. @param degrees and @param length of a pair */
+    /** How the point lies on a frame. @param degrees and @param length of a pair, or turn and size of a patch */
     private record Held(Point2D place, OptionalDouble degrees, OptionalDouble length) {}
 
     HoldStill(StudyWork work, BoardView board) {
@@ -42,11 +44,17 @@ final class HoldStill {
     private Optional<Held> now() {
         int frame = work.session().transport().frame();
         Optional<PairOnShot> pair = work.chosen().flatMap(work::pair);
+        Optional<TrackPath.Place> patch =
+                work.chosen().filter(Track::isPatch).flatMap(work::onShot).flatMap(on -> on.place(frame));
         return work.chosenPlace()
                 .map(place -> new Held(
                         place,
-                        pair.map(p -> p.degrees(frame)).orElseGet(OptionalDouble::empty),
-                        pair.map(p -> p.length(frame)).orElseGet(OptionalDouble::empty)));
+                        pair.map(p -> p.degrees(frame))
+                                .or(() -> patch.map(p -> OptionalDouble.of(p.degrees())))
+                                .orElseGet(OptionalDouble::empty),
+                        pair.map(p -> p.length(frame))
+                                .or(() -> patch.map(p -> OptionalDouble.of(p.scale())))
+                                .orElseGet(OptionalDouble::empty)));
     }
 
     private void follow() {

@@ -1,6 +1,7 @@
 package chalktrace.app.study;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
@@ -33,9 +34,11 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 final class PointRows extends VBox {
 
     private static final String NO_SECOND = "None";
+    private static final double MOST_RADIUS = 400;
 
     private final StudyWork work;
     private final AttachWork attach;
+    private final PointWork following;
     private final PointTables tables;
     private final VBox points = new VBox(2);
     private final CheckBox turning = new CheckBox("With turn and size");
@@ -44,6 +47,7 @@ final class PointRows extends VBox {
         super(8);
         this.work = work;
         this.attach = new AttachWork(work);
+        this.following = new PointWork(work);
         this.tables = new PointTables(work, files);
         Button track = Buttons.edged(
                 MaterialDesignC.CROSSHAIRS,
@@ -148,7 +152,13 @@ final class PointRows extends VBox {
                 () -> attach.chart(track));
         chart.setId("chart-from-point");
         track.attached().forEach(held -> out.getChildren().add(attachedRow(track, held)));
-        out.getChildren().addAll(second(track), new FlowPane(8, 2, drawing, level, selection, mouths), turning, chart);
+        out.getChildren()
+                .addAll(
+                        second(track),
+                        patch(track),
+                        new FlowPane(8, 2, drawing, level, selection, mouths),
+                        turning,
+                        chart);
         return out;
     }
 
@@ -162,6 +172,18 @@ final class PointRows extends VBox {
                 .apply(AttachEdits.detach(track.id(), held)));
         detach.setId("detach-" + held.drawing());
         HBox row = new HBox(8, words, Rows.space(), detach);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    /** How much around it is looked at; a patch that was given a size tells its own turn and growth. */
+    private HBox patch(Track track) {
+        NumberField[] field = new NumberField[1];
+        field[0] = new NumberField(
+                "point-patch",
+                track.radius(),
+                () -> following.lookAt(track, Math.max(0, Math.min(MOST_RADIUS, field[0].value()))));
+        HBox row = new HBox(8, Rows.quiet("Patch, px to a side"), Rows.space(), field[0]);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }

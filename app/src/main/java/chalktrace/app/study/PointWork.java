@@ -197,6 +197,24 @@ final class PointWork {
                         old -> old.withPath(old.path().with(TrackPath.Place.byHand(picture, at.getX(), at.getY())))))));
     }
 
+    /** Looks at a patch of another size around a point, and follows it anew from where it was set by hand. @param radius in px of the source; 0 for the usual */
+    void lookAt(Track track, double radius) {
+        Optional<Footage> clip = session.shot().footage(track.footage());
+        if (clip.isEmpty() || radius == track.radius()) {
+            return;
+        }
+        session.proposals()
+                .proposeLong("Tracking " + track.name(), s -> List.of(s.footage(), s.setup(), s.tracks()), (s, job) -> {
+                    TrackPath path = s.track(track.id()).orElseThrow().path();
+                    try (Reference reference = References.open(clip.get(), s)) {
+                        TrackPath anew = Correction.anew(reference, path, radius, job::at);
+                        return Proposals.Outcome.of(
+                                TrackEdits.change("size of a patch", track.id(), old -> old.withRadius(radius)
+                                        .withPath(anew)));
+                    }
+                });
+    }
+
     /** Puts a point right on the frame and follows it anew from there. */
     void correct(Track track, double x, double y) {
         work.chosenProperty().set(track.id());

@@ -42,6 +42,7 @@ public final class OpenWindow {
     /** On the FX thread, with a loudspeaker of the test's own. */
     public OpenWindow(Stage stage, Path stateFolder, SoundOut device) {
         if (before != null) {
+            before.workbench.board().view().close();
             before.session.close();
         }
         before = this;

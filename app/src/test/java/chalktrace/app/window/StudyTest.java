@@ -32,11 +32,13 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import javafx.event.ActionEvent;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -128,6 +130,15 @@ class StudyTest {
         assertThat(track().path().at(20).orElseThrow().x()).isCloseTo(truth(20)[0], within(1.5));
         undo(robot);
         assertThat(track().path().at(30)).contains(before);
+        TextField patch = robot.lookup("#point-patch-number").queryAs(TextField.class);
+        robot.interact(() -> {
+            patch.setText("20");
+            patch.fireEvent(new ActionEvent());
+        });
+        window.await(() -> track().isPatch());
+        window.awaitSettled();
+        assertThat(track().path().at(30).orElseThrow().x()).isCloseTo(truth(30)[0], within(1.5));
+        undo(robot);
 
         window.await(() -> !proposed().isEmpty());
         List<Mark> offered = proposed();

@@ -23,6 +23,20 @@ public final class Correction {
     }
 
     /**
+     * The path anew, from the same places that were set by hand, with a patch of another size.
+     *
+     * @param radius of what is looked at, in px; 0 for the usual
+     */
+    public static TrackPath anew(PictureSource source, TrackPath path, double radius, Tracking.Progress progress)
+            throws PictureUnavailableException {
+        TrackPath out = TrackPath.NONE;
+        for (TrackPath.Place hand : path.byHand()) {
+            out = of(source, out, hand, radius, progress);
+        }
+        return out;
+    }
+
+    /**
      * The path with the place and all that follows from it.
      *
      * @param radius of what is looked at, in px; 0 for the usual

@@ -55,6 +55,16 @@ public record Track(
         return new Track(id, name, color, visible, footage, radius, other, partner, attached);
     }
 
+    /** Whether it is a patch of a chosen size, whose own turn and growth count. */
+    public boolean isPatch() {
+        return radius > 0;
+    }
+
+    /** @param px of the source; 0 for the usual */
+    public Track withRadius(double px) {
+        return new Track(id, name, color, visible, footage, px, path, partner, attached);
+    }
+
     public Track withName(String other) {
         return new Track(id, other, color, visible, footage, radius, path, partner, attached);
     }

@@ -103,6 +103,27 @@ class TrackingTest {
         assertThat(path.at(20).orElseThrow().origin()).isEqualTo(TrackPath.Origin.HAND);
     }
 
+    /** The clip turns and grows as it goes: a patch tells how much, from the place on which it was set. */
+    @Test
+    void aPatchOfAnotherSizeIsFollowedAnewFromTheSamePlacesByHand() throws Exception {
+        Clip clip = new Clip(1, FRAMES, -1);
+        TrackPath usual = follow(clip, 20);
+        double[] late = clip.truth(0, 0, 32);
+        TrackPath corrected =
+                Correction.of(clip, usual, TrackPath.Place.byHand(32, late[0], late[1]), 0, (done, total) -> true);
+        TrackPath wide = Correction.anew(clip, corrected, 26, (done, total) -> true);
+        assertThat(wide.byHand()).isEqualTo(corrected.byHand()).hasSize(2);
+        assertThat(wide).isNotEqualTo(corrected);
+        for (TrackPath.Place place : wide.places()) {
+            double[] truth = clip.truth(0, 0, place.picture());
+            assertThat(Math.hypot(place.x() - truth[0], place.y() - truth[1]))
+                    .as("picture " + place.picture())
+                    .isLessThan(0.6);
+        }
+        assertThat(Correction.anew(clip, TrackPath.NONE, 26, (done, total) -> true))
+                .isEqualTo(TrackPath.NONE);
+    }
+
     @Test
     void itStopsAtACutAndSaysSo() throws Exception {
         TrackPath path = follow(new Clip(1, 25, -1), 10);
