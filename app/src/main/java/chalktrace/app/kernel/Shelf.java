@@ -38,6 +38,7 @@ public final class Shelf {
     /** Of the open shot, as it was when that was opened or saved last; null for one that was never saved. */
     private volatile ShotPlace place;
 
+    /** The place of which it was told that it has gone. */
     private ShotPlace told;
 
     public Shelf(

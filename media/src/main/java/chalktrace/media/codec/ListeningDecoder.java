@@ -18,7 +18,10 @@ final class ListeningDecoder implements AutoCloseable {
     /** How many complaints there were when the last packet was about to be sent. */
     private long before;
 
-    /** @param input is closed with this; @param index of the file, as its own decoder has it */
+    /**
+     * @param input is closed with this
+     * @param index of the file, as its own decoder has it
+     */
     ListeningDecoder(MediaInput input, int stream, PacketIndex index) throws UnreadableException {
         this.packets = new PacketReader(input, stream);
         try {

@@ -69,7 +69,7 @@ final class FootageCard extends VBox {
         Button replace = Buttons.icon(Icons.REPLACE, "put another file in its place; all else stays", this::find);
         HBox head = new HBox(4, name, Rows.space(), replace, eye, remove);
         head.setAlignment(Pos.CENTER_LEFT);
-        note.setPromptText("Where it is from, what it may be used for");
+        note.setPromptText("Source and permitted use");
         note.setFocusTraversable(false);
         note.setOnAction(event -> getParent().requestFocus());
         note.focusedProperty().addListener((property, before, focused) -> {
