@@ -23,6 +23,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -155,8 +156,9 @@ final class ModelRows extends VBox implements CardRows.Part {
                         clip -> clip.withConform(clip.conform().withSpeed(times))));
     }
 
-    private HBox looks() {
-        HBox box = new HBox();
+    /** They are too many for one line of a card. */
+    private FlowPane looks() {
+        FlowPane box = new FlowPane();
         for (ModelLook look : ModelLook.values()) {
             box.getChildren()
                     .add(toggle(
@@ -169,7 +171,7 @@ final class ModelRows extends VBox implements CardRows.Part {
                                     id,
                                     s -> s.withDress(s.dress().withLook(look)))));
         }
-        return edged(box);
+        return box;
     }
 
     private HBox holds() {

@@ -27,13 +27,18 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.event.ActionEvent;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.layout.Region;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -349,6 +354,28 @@ class WindowTest {
                 .isEmpty();
     }
 
+    private static boolean isSeen(Node node) {
+        for (Node at = node; at != null; at = at.getParent()) {
+            if (!at.isVisible()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** The words of buttons that are shown with an ellipsis. */
+    private static List<String> cutWords(ScrollPane tray) {
+        return tray.getContent().lookupAll("*").stream()
+                .filter(ButtonBase.class::isInstance)
+                .map(Labeled.class::cast)
+                .filter(WindowTest::isSeen)
+                .filter(button -> button.lookupAll(".text").stream()
+                        .anyMatch(text ->
+                                text instanceof Text shown && !shown.getText().equals(button.getText())))
+                .map(Labeled::getText)
+                .toList();
+    }
+
     @Test
     void noTrayIsWiderThanItsRoom(FxRobot robot) throws Exception {
         window.open(DemoShot.copyTo(folder.resolve("wide"), true));
@@ -356,9 +383,14 @@ class WindowTest {
             robot.interact(() -> window.session.view().stepProperty().set(step));
             window.awaitSettled();
             ScrollPane scroll = robot.lookup(".tray > .scroll-pane").queryAs(ScrollPane.class);
+            robot.interact(() -> scroll.getContent().lookupAll(".fold-title").stream()
+                    .map(ToggleButton.class::cast)
+                    .forEach(fold -> fold.setSelected(true)));
+            window.awaitSettled();
             double content = window.onFx(() -> ((Region) scroll.getContent()).getWidth());
             double room = window.onFx(() -> scroll.getViewportBounds().getWidth());
             assertThat(content).as("" + step).isLessThanOrEqualTo(room);
+            assertThat(window.onFx(() -> cutWords(scroll))).as("" + step).isEmpty();
         }
     }
 }

@@ -73,7 +73,7 @@ final class GroupSheet extends VBox {
         retimed.setFocusTraversable(false);
         retimed.setOnAction(event -> change("retime a group together", g -> g.withRetimed(retimed.isSelected())));
         HBox move = new HBox(
-                6,
+                3,
                 Buttons.words("Move", "all that its levels show, by these pixels", this::move),
                 Rows.quiet("Right"),
                 right,

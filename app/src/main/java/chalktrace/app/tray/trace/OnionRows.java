@@ -26,6 +26,7 @@ import javafx.scene.control.ColorPicker;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -100,7 +101,9 @@ final class OnionRows extends VBox {
                                 mix,
                                 row(Rows.quiet("Earlier"), earlier, Rows.quiet("later"), later),
                                 outlines,
-                                row(
+                                new FlowPane(
+                                        8,
+                                        2,
                                         Buttons.words(
                                                 "Keep this frame", "it shines through wherever you are", this::keep),
                                         Buttons.words(
