@@ -21,7 +21,8 @@ public final class Keeping {
     private static final Logger LOG = Logger.getLogger(Keeping.class.getName());
     private static final int AGAIN_SECONDS = 5;
 
-    private record State(Shot shot, boolean saved) {}
+    /** @param session of which open shot it is a state */
+    private record State(Shot shot, boolean saved, int session) {}
 
     private final Notices notices;
     private final ScheduledExecutorService thread = Workers.scheduled("keep unsaved work", Thread.NORM_PRIORITY);
@@ -30,7 +31,12 @@ public final class Keeping {
     /** The latest state that is not kept yet; null for none. Guarded by this. */
     private State wanted;
 
-    /** On the thread only. */
+    /** Rises with each shot that is opened. Guarded by this. */
+    private int session;
+
+    /** The session of the journal. On the thread only, as are the next two. */
+    private int begun;
+
     private Callable<Journal> beginning;
 
     private Journal journal;
@@ -46,11 +52,14 @@ public final class Keeping {
 
     /** Another shot is open: what was kept of the one before, which was saved or put away by choice, goes. */
     void begin(Callable<Journal> begins) {
+        int mine;
         synchronized (this) {
             wanted = null;
+            mine = ++session;
         }
         thread.execute(() -> {
             end();
+            begun = mine;
             beginning = begins;
             prepare();
         });
@@ -60,7 +69,7 @@ public final class Keeping {
     void note(Shot shot, boolean saved) {
         synchronized (this) {
             boolean waits = wanted != null;
-            wanted = new State(shot, saved);
+            wanted = new State(shot, saved, session);
             if (waits) {
                 return;
             }
@@ -81,15 +90,16 @@ public final class Keeping {
         State state;
         synchronized (this) {
             state = wanted;
+            if (state == null || state.session != begun) {
+                // That of the shot that was just opened waits for its own journal.
+                return;
+            }
             wanted = null;
-        }
-        if (state == null) {
-            return;
         }
         boolean kept = prepare() && attempt(() -> journal.keep(state.shot, state.saved));
         if (!kept) {
             synchronized (this) {
-                wanted = wanted == null ? state : wanted;
+                wanted = wanted == null && state.session == session ? state : wanted;
             }
             thread.schedule(this::keep, AGAIN_SECONDS, TimeUnit.SECONDS);
         }
