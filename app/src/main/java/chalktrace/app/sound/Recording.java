@@ -101,13 +101,14 @@ public final class Recording {
         Listening done = listening;
         Document.Opening opening = document.opening();
         drop();
-        Path folder = Optional.ofNullable(document.pathProperty().get())
+        Path beside = Optional.ofNullable(document.pathProperty().get())
                 .map(path -> path.toAbsolutePath().getParent())
-                .filter(Files::isDirectory)
                 .orElse(stateFolder.resolve("recordings"));
         jobs.run(
                 "write what was recorded",
                 job -> {
+                    // A shot's folder that was moved away is not made anew.
+                    Path folder = Files.isDirectory(beside) ? beside : stateFolder.resolve("recordings");
                     Files.createDirectories(folder);
                     Path file = folder.resolve("line-" + LocalDateTime.now().format(STAMP) + ".wav");
                     PcmBuffer pcm = done.recorded();

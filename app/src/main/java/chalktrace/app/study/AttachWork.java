@@ -7,6 +7,7 @@ import chalktrace.core.edit.selection.Pick;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
+import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import java.util.Collections;
@@ -81,11 +82,12 @@ final class AttachWork {
     /** Lets the mouths go along with a point. */
     void attachMouths(Track track, boolean turning) {
         Shot shot = session.shot();
-        if (MouthLevels.find(shot).isEmpty()) {
+        Optional<Level> mouths = MouthLevels.find(shot);
+        if (mouths.isEmpty()) {
             session.notices().problem("There is no mouth level yet. Make one in Voice.");
             return;
         }
-        attachLevel(track, MouthLevels.find(shot).get().id(), turning);
+        attachLevel(track, mouths.get().id(), turning);
     }
 
     /** Lets all that the current level shows go along with a point; it lies on every frame as it does on this one. */

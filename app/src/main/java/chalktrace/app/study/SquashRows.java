@@ -25,6 +25,9 @@ final class SquashRows extends VBox {
     private final Label words = Rows.hint("");
     private Optional<Rest> rest = Optional.empty();
 
+    /** How often it was looked at what to say. */
+    private int asked;
+
     SquashRows(Session session) {
         super(4);
         this.session = session;
@@ -59,13 +62,25 @@ final class SquashRows extends VBox {
         show();
     }
 
+    /** Areas of crowded drawings take time: they are found in the background, and only the latest are said. */
     private void show() {
-        words.setText(rest.map(this::words)
-                .orElse("Choose a drawing at rest: the area of the others is said in percent of it."));
+        int mine = ++asked;
+        if (rest.isEmpty()) {
+            words.setText("Choose a drawing at rest: the area of the others is said in percent of it.");
+            return;
+        }
+        Rest at = rest.get();
+        Shot shot = session.document().shown();
+        Optional<Level> level = level();
+        int frame = session.transport().frame();
+        session.proposals().findQuietly(job -> words(shot, at, level, frame), found -> {
+            if (mine == asked) {
+                words.setText(found);
+            }
+        });
     }
 
-    private String words(Rest at) {
-        Shot shot = session.document().shown();
+    private static String words(Shot shot, Rest at, Optional<Level> shown, int frame) {
         OptionalDouble own = shot.level(at.level())
                 .flatMap(level -> level.drawing(at.drawing()))
                 .map(DrawnArea::of)
@@ -73,9 +88,7 @@ final class SquashRows extends VBox {
         if (own.isEmpty()) {
             return "The rest drawing has no closed line and no paint, so it has no area.";
         }
-        OptionalDouble here = level().map(
-                        level -> DrawnArea.on(level, session.transport().frame()))
-                .orElse(OptionalDouble.empty());
+        OptionalDouble here = shown.map(level -> DrawnArea.on(level, frame)).orElse(OptionalDouble.empty());
         return here.isEmpty()
                 ? "Nothing closed is shown here."
                 : String.format(
