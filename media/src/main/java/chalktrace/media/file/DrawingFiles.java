@@ -52,7 +52,15 @@ public final class DrawingFiles {
         } catch (IOException e) {
             throw UnwritableException.of(target, "saved", "Nothing was changed.", e);
         } finally {
-            temporary.toFile().delete();
+            discard(temporary);
+        }
+    }
+
+    private static void discard(Path temporary) {
+        try {
+            Files.deleteIfExists(temporary);
+        } catch (IOException e) {
+            // It stays beside the drawing, which is whole.
         }
     }
 

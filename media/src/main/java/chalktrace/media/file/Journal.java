@@ -8,7 +8,6 @@ import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.time.Instant;
 import java.util.HashMap;
@@ -117,6 +116,9 @@ public final class Journal implements AutoCloseable {
 
     private static Journal begun(Journal journal) throws IOException {
         Files.createDirectories(journal.folder);
+        Path parent = journal.folder.getParent();
+        WholeFiles.forceFolder(parent);
+        WholeFiles.forceFolder(parent.getParent());
         try {
             journal.begin();
         } catch (IOException e) {
@@ -135,12 +137,13 @@ public final class Journal implements AutoCloseable {
             try {
                 Files.createLink(base, shotFile.get().toRealPath());
             } catch (UnsupportedOperationException | IOException e) {
-                Files.copy(shotFile.get(), base, StandardCopyOption.REPLACE_EXISTING);
+                WholeFiles.copy(shotFile.get(), base);
             }
         }
         FileChannel fresh = append(folder.resolve("journal-" + next));
         try {
             disk.force(fresh);
+            WholeFiles.forceFolder(folder);
             name(next);
         } catch (IOException e) {
             fresh.close();
@@ -176,7 +179,7 @@ public final class Journal implements AutoCloseable {
             write(out, JSON.writeValueAsBytes(session));
             out.force(true);
         }
-        ShotFile.moveIntoPlace(temporary, folder.resolve(SESSION));
+        WholeFiles.moveIntoPlace(temporary, folder.resolve(SESSION));
     }
 
     /**
@@ -257,7 +260,7 @@ public final class Journal implements AutoCloseable {
                     JournalRecords.record(
                             saved ? JournalRecords.Kind.SAVED : JournalRecords.Kind.COMMIT, "", new byte[0]));
             disk.force(out);
-            ShotFile.moveIntoPlace(folded, now);
+            WholeFiles.moveIntoPlace(folded, now);
         } catch (IOException e) {
             out.close();
             Files.deleteIfExists(folded);

@@ -85,7 +85,8 @@ public record Leftover(Path folder, Optional<Path> shotFile, Instant lastKept, O
             }
             return Optional.of(new Leftover(
                     folder,
-                    Optional.ofNullable(session.path("shot").asText(null)).map(Path::of),
+                    Optional.ofNullable(session.path("shot").asText(null))
+                            .map(shot -> folder.getFileSystem().getPath(shot)),
                     Files.getLastModifiedTime(journal).toInstant(),
                     session.has("baseModified")
                             ? Optional.of(Instant.ofEpochMilli(

@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -64,7 +63,7 @@ public final class PronunciationFile {
         try {
             Path fresh = file.resolveSibling(file.getFileName() + ".new");
             Files.writeString(fresh, out);
-            Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+            WholeFiles.moveIntoPlace(fresh, file);
         } catch (IOException e) {
             throw UnwritableException.of(file, "written", "The word is kept in the shot all the same.", e);
         }

@@ -5,10 +5,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collections;
 import java.util.zip.CRC32;
-import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
-import java.util.zip.ZipFile;
+import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
+import org.apache.commons.compress.archivers.zip.ZipFile;
 
 /** The ZIP of a shot file, open for reading. Entries are only ever read by the names that the shot gives them. */
 final class ShotArchive implements AutoCloseable {
@@ -18,10 +19,12 @@ final class ShotArchive implements AutoCloseable {
 
     private final Path path;
     private final ZipFile zip;
+    private final int parts;
 
     private ShotArchive(Path path, ZipFile zip) {
         this.path = path;
         this.zip = zip;
+        this.parts = Collections.list(zip.getEntries()).size();
     }
 
     static ShotArchive open(Path path) throws UnreadableException {
@@ -33,24 +36,29 @@ final class ShotArchive implements AutoCloseable {
             throw UnreadableException.of(path, "is a folder", "Choose a shot file.");
         }
         try {
-            ZipFile zip = new ZipFile(path.toFile());
-            if (zip.size() > MOST_ENTRIES) {
-                zip.close();
+            ShotArchive archive = new ShotArchive(
+                    path,
+                    ZipFile.builder()
+                            .setPath(path)
+                            .setIgnoreLocalFileHeader(true)
+                            .get());
+            if (archive.parts > MOST_ENTRIES) {
+                archive.close();
                 throw UnreadableException.of(path, "holds too many parts", "Choose a shot file.");
             }
-            return new ShotArchive(path, zip);
-        } catch (IOException e) {
+            return archive;
+        } catch (IOException | RuntimeException e) {
             throw UnreadableException.of(path, whatIsWrong(path), "Take an earlier copy, or copy it again.", e);
         }
     }
 
     /** How many parts it holds. */
     int parts() {
-        return zip.size();
+        return parts;
     }
 
     byte[] read(String name) throws UnreadableException {
-        ZipEntry entry = zip.getEntry(name);
+        ZipArchiveEntry entry = zip.getEntry(name);
         if (entry == null) {
             throw UnreadableException.of(
                     path,
@@ -68,7 +76,7 @@ final class ShotArchive implements AutoCloseable {
                 throw new ZipException("its sum is wrong");
             }
             return bytes;
-        } catch (IOException e) {
+        } catch (IOException | RuntimeException e) {
             throw UnreadableException.of(path, "is damaged in its part " + name, "Take an earlier copy.", e);
         }
     }

@@ -16,10 +16,8 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
-import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFileAttributeView;
 import java.util.Collection;
@@ -131,7 +129,7 @@ public final class ShotFile {
                 packed.write(shot, JSON.writeValueAsBytes(root), out);
             }
             keepMode(place, temporary);
-            moveIntoPlace(temporary, place);
+            WholeFiles.moveIntoPlace(temporary, place);
         } catch (IOException e) {
             discard(temporary);
             throw UnwritableException.of(
@@ -257,14 +255,6 @@ public final class ShotFile {
                     file, "is no shot of Chalk Trace", "Choose a file that was saved as a " + ENDING + " shot.");
         }
         return root;
-    }
-
-    static void moveIntoPlace(Path temporary, Path target) throws IOException {
-        try {
-            Files.move(temporary, target, StandardCopyOption.ATOMIC_MOVE);
-        } catch (AtomicMoveNotSupportedException e) {
-            Files.move(temporary, target, StandardCopyOption.REPLACE_EXISTING);
-        }
     }
 
     static String entryOf(Level level, Drawing drawing) {

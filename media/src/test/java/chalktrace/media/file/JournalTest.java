@@ -3,8 +3,6 @@ package chalktrace.media.file;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.timing.TimingEdits;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
@@ -13,6 +11,7 @@ import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.testing.FullShot;
+import chalktrace.media.testing.RandomEdits;
 import chalktrace.media.testing.Variations;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -30,7 +29,6 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -53,61 +51,6 @@ class JournalTest {
         otherwise = folder.resolve("state");
         ShotFile.fresh().save(FullShot.of(folder), file);
         opened = ShotFile.open(file).shot();
-    }
-
-    /** Many different edits, as a person makes them, from a seed that is printed. */
-    private static List<Shot> edited(Shot start, int count) {
-        long seed = System.nanoTime();
-        System.out.println("edits of seed " + seed);
-        Random random = new Random(seed);
-        List<Shot> all = new ArrayList<>();
-        Shot shot = start;
-        for (int i = 0; i < count; i++) {
-            shot = edit(shot, random, i).change().apply(shot);
-            all.add(shot);
-        }
-        return all;
-    }
-
-    private static Edit edit(Shot shot, Random random, int i) {
-        Level level = shot.levels().get(random.nextInt(shot.levels().size()));
-        return switch (random.nextInt(7)) {
-            case 0 -> new Edit("name", s -> s.withName("name " + i));
-            case 1 -> new Edit("mark", s -> s.withMarks(List.of(new Mark(random.nextInt(40), Mark.Kind.KEY))));
-            case 2 ->
-                new Edit(
-                        "new level",
-                        s -> s.withLevels(Stream.concat(
-                                        s.levels().stream(), Stream.of(Level.empty(s.newId("level"), "more " + i)))
-                                .toList()));
-            case 3 ->
-                new Edit(
-                        "drop a level",
-                        s -> s.levels().size() < 2
-                                ? s
-                                : s.withLevels(s.levels().subList(0, s.levels().size() - 1)));
-            case 4 ->
-                new Edit(
-                        "drop a drawing",
-                        s -> s.withLevel(
-                                level.id(),
-                                l -> new Level(
-                                        l.id(),
-                                        l.name(),
-                                        l.visible(),
-                                        l.locked(),
-                                        l.opacity(),
-                                        l.style(),
-                                        List.of(),
-                                        Exposures.NONE)));
-            case 5 -> TimingEdits.insertFrames(List.of(level.id()), random.nextInt(9), 1 + random.nextInt(3));
-            default -> new Edit("draw", s -> s.withLevel(level.id(), l -> drawn(l, 1 + random.nextInt(3), i)));
-        };
-    }
-
-    private static Level drawn(Level level, int number, int i) {
-        Drawing drawing = level.drawing(number).orElse(Drawing.empty(number)).plus(Shots.line(i, 3, 9, 9 + i));
-        return level.with(drawing).with(level.exposures().with(Exposure.of(number * 3, 2, number)));
     }
 
     private Journal journal() throws IOException {
@@ -135,7 +78,7 @@ class JournalTest {
 
     @Test
     void cutAfterAnyWriteTheLastCommitComesBack() throws Exception {
-        assertEachComesBack(edited(opened, 60));
+        assertEachComesBack(RandomEdits.of(opened, 60));
     }
 
     @Test
@@ -185,7 +128,7 @@ class JournalTest {
             }
         };
         Journal journal = Journal.of(disk, file, opened, otherwise);
-        for (Shot shot : edited(opened, 10)) {
+        for (Shot shot : RandomEdits.of(opened, 10)) {
             journal.keep(shot, false);
             assertThat(forced.get(forced.size() - 1))
                     .isEqualTo(Files.size(journal.folder().resolve("journal-1")));
@@ -225,8 +168,8 @@ class JournalTest {
     @Test
     void ofADamagedJournalAllThatIsWholeComesBackAndTheRestIsNamed() throws Exception {
         Journal journal = journal();
-        Shot one = opened.withLevel(Shots.LEVEL, level -> drawn(level, 1, 5));
-        Shot two = one.withLevel(Shots.LEVEL, level -> drawn(level, 2, 6));
+        Shot one = opened.withLevel(Shots.LEVEL, level -> RandomEdits.drawn(level, 1, 5));
+        Shot two = one.withLevel(Shots.LEVEL, level -> RandomEdits.drawn(level, 2, 6));
         journal.keep(one, false);
         Path records = journal.folder().resolve("journal-1");
         int damaged = (int) Files.size(records) + 40;
@@ -397,7 +340,7 @@ class JournalTest {
         ShotFile.fresh().save(opened.withLevels(List.of(full)).withCycles(List.of()), large);
         Shot start = ShotFile.open(large).shot();
         Journal journal = Journal.of(large, start, otherwise);
-        journal.keep(start.withLevel("crowd", level -> drawn(level, 7, 1)), false);
+        journal.keep(start.withLevel("crowd", level -> RandomEdits.drawn(level, 7, 1)), false);
         assertThat(Files.size(journal.folder().resolve("journal-1"))).isLessThan(4000);
         journal.close();
         Files.deleteIfExists(large);

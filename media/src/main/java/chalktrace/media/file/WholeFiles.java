@@ -1,0 +1,47 @@
+package chalktrace.media.file;
+
+import java.io.IOException;
+import java.nio.channels.Channels;
+import java.nio.channels.FileChannel;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+
+/** Puts a file in its place as a whole. */
+final class WholeFiles {
+
+    private WholeFiles() {}
+
+    /** Moves a file that is written and forced to where it belongs: at any moment the old one or the new one is there. */
+    static void moveIntoPlace(Path temporary, Path target) throws IOException {
+        try {
+            Files.move(temporary, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (AtomicMoveNotSupportedException e) {
+            Files.move(temporary, target, StandardCopyOption.REPLACE_EXISTING);
+        }
+        forceFolder(target.toAbsolutePath().getParent());
+    }
+
+    /** Copies a file, and forces the copy. */
+    static void copy(Path from, Path to) throws IOException {
+        try (FileChannel copied = FileChannel.open(
+                to, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING)) {
+            Files.copy(from, Channels.newOutputStream(copied));
+            copied.force(true);
+        }
+    }
+
+    /**
+     * Forces the names in a folder to the disk: a file that was forced can still be without a name after the power was cut. A system that
+     * opens no folders, as Windows does not, keeps names by itself.
+     */
+    static void forceFolder(Path folder) {
+        try (FileChannel names = FileChannel.open(folder, StandardOpenOption.READ)) {
+            names.force(true);
+        } catch (IOException e) {
+            // It can't be done there, and the files in it are as they should be.
+        }
+    }
+}

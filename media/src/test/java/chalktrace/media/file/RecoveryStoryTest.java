@@ -1,0 +1,213 @@
+package chalktrace.media.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import chalktrace.core.shot.Shot;
+import chalktrace.media.UnwritableException;
+import chalktrace.media.testing.ForgetfulDisk;
+import chalktrace.media.testing.FullShot;
+import chalktrace.media.testing.RandomEdits;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.FileSystem;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A session that draws, undoes, saves and saves as, with the process or the power cut after each change of the disk. */
+class RecoveryStoryTest {
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final String FIRST = "/work/shot.chalk";
+    private static final String SECOND = "/work/other/shot again.chalk";
+    private static final String STATE = "/home/state";
+
+    /** Of another program, which makes room in the end. */
+    private static final String BALLAST = "/home/ballast";
+
+    private static final int BALLAST_BYTES = 1 << 17;
+
+    /** Of the many writes of one save so many are looked at. */
+    private static final int SAVES_LOOKED_AT = 12;
+
+    private final Random random = new Random();
+    private ForgetfulDisk disk;
+    private ShotFile.Opened opened;
+    private Shot shot;
+    private Shot saved;
+    private Path file;
+    private Journal journal;
+
+    /** What may come back at present: what was kept last, or what is just being kept. */
+    private final List<Shot> allowed = new ArrayList<>();
+
+    private int cuts;
+    private int oneOf = 1;
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void cutAnywhereTheLastThatWasKeptComesBack(boolean hasLinks) throws Exception {
+        begin(1L << 30, hasLinks);
+        disk.afterEachChange(this::lookAtCuts);
+        for (int i = 0; i < 60; i++) {
+            step(i);
+        }
+        assertThat(cuts).isGreaterThan(200);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {5, 25, 60, 120, 250})
+    void onADiskThatIsFullNothingThatWasKeptIsLostAndTheFileStaysWhole(int freeKilobytes) throws Exception {
+        begin(1L << 30, true);
+        long used = used();
+        disk.close();
+        begin(used + freeKilobytes * 1024L, true);
+        int refused = 0;
+        for (int i = 0; i < 200 && refused < 20; i++) {
+            try {
+                step(i);
+            } catch (UnwritableException | IOException e) {
+                assertThat(e.getMessage()).isNotBlank();
+                if (++refused == 10) {
+                    Files.delete(disk.getPath(BALLAST));
+                }
+            }
+            assertComesBack(disk.asWritten());
+            assertComesBack(disk.afterAPowerCut(null));
+            ShotFile.open(file);
+        }
+        assertThat(refused).isEqualTo(20);
+    }
+
+    private void begin(long bytes, boolean hasLinks) throws Exception {
+        long seed = System.nanoTime();
+        System.out.println("story of seed " + seed);
+        random.setSeed(seed);
+        disk = new ForgetfulDisk(bytes, hasLinks);
+        Files.createDirectories(disk.getPath("/work/other"));
+        Files.createDirectories(disk.getPath(STATE));
+        for (String folder : List.of("/", "/work", "/work/other", "/home", STATE)) {
+            WholeFiles.forceFolder(disk.getPath(folder));
+        }
+        Files.write(disk.getPath(BALLAST), new byte[BALLAST_BYTES]);
+        file = disk.getPath(FIRST);
+        ShotFile.fresh().save(FullShot.of(disk.getPath("/work")), file);
+        open();
+    }
+
+    private long used() throws IOException {
+        long all = 0;
+        for (var store : disk.getFileStores()) {
+            all += store.getTotalSpace() - store.getUsableSpace();
+        }
+        return all;
+    }
+
+    private void open() throws Exception {
+        opened = ShotFile.open(file);
+        shot = opened.shot();
+        saved = shot;
+        allowed.clear();
+        allowed.add(shot);
+        journal = null;
+        begun();
+    }
+
+    private void step(int i) throws Exception {
+        int what = random.nextInt(20);
+        if (what < 15) {
+            keep(RandomEdits.next(shot, random, i), false);
+        } else if (what < 16) {
+            keep(saved, true);
+        } else if (what < 18) {
+            save(file);
+            begun().saved(shot);
+        } else {
+            Path other = disk.getPath(file.toString().equals(FIRST) ? SECOND : FIRST);
+            Files.deleteIfExists(other);
+            save(other);
+            file = other;
+            begun().discard();
+            journal = null;
+            begun();
+        }
+    }
+
+    /** The journal, or a new one where none could be begun. */
+    private Journal begun() throws IOException {
+        if (journal == null) {
+            journal = Journal.of(file, saved, disk.getPath(STATE));
+        }
+        return journal;
+    }
+
+    private void keep(Shot next, boolean isSaved) throws IOException {
+        allowed.add(next);
+        begun().keep(next, isSaved);
+        allowed.clear();
+        allowed.add(next);
+        shot = next;
+    }
+
+    private void save(Path to) throws UnwritableException {
+        oneOf = SAVES_LOOKED_AT;
+        opened.file().save(shot, to);
+        oneOf = 1;
+        saved = shot;
+    }
+
+    private void lookAtCuts() {
+        if (random.nextInt(oneOf) > 0) {
+            return;
+        }
+        cuts++;
+        try {
+            assertComesBack(disk.asWritten());
+            assertComesBack(disk.afterAPowerCut(null));
+            assertComesBack(disk.afterAPowerCut(random));
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    private void assertComesBack(FileSystem left) throws Exception {
+        try (left) {
+            endAll(left);
+            List<Shot> found = new ArrayList<>();
+            for (String name : List.of(FIRST, SECOND)) {
+                found(left.getPath(name)).ifPresent(found::add);
+            }
+            assertThat(found).as("cut " + cuts).containsAnyElementsOf(allowed);
+        }
+    }
+
+    /** What somebody gets who opens a shot there. */
+    private static Optional<Shot> found(Path file) throws Exception {
+        List<Leftover> left = Leftover.of(file, file.getFileSystem().getPath(STATE));
+        if (!left.isEmpty()) {
+            Leftover.Recovered recovered = left.get(0).recover();
+            assertThat(recovered.missing()).isEmpty();
+            return Optional.of(recovered.shot());
+        }
+        return Files.exists(file) ? Optional.of(ShotFile.open(file).shot()) : Optional.empty();
+    }
+
+    /** Lets all sessions be of processes that have ended. */
+    private static void endAll(FileSystem left) throws IOException {
+        try (Stream<Path> all = Files.walk(left.getPath("/"))) {
+            for (Path session :
+                    all.filter(path -> path.endsWith(Journal.SESSION)).toList()) {
+                ObjectNode written = (ObjectNode) JSON.readTree(Files.readAllBytes(session));
+                written.put("started", written.path("started").asLong() - 60_000);
+                Files.write(session, JSON.writeValueAsBytes(written));
+            }
+        }
+    }
+}
