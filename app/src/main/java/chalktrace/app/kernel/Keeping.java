@@ -4,7 +4,8 @@ import chalktrace.core.shot.Shot;
 import chalktrace.media.file.Journal;
 import java.io.IOException;
 import java.nio.file.FileSystemException;
-import java.util.concurrent.Callable;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.logging.Level;
@@ -20,6 +21,13 @@ public final class Keeping {
 
     private static final Logger LOG = Logger.getLogger(Keeping.class.getName());
     private static final int AGAIN_SECONDS = 5;
+
+    /** Starts a journal. */
+    interface Beginning {
+
+        /** @param inTheFile the shot as it stands in its file, or as it was begun */
+        Journal begin(Shot inTheFile) throws IOException;
+    }
 
     /** @param session of which open shot it is a state */
     private record State(Shot shot, boolean saved, int session) {}
@@ -37,9 +45,15 @@ public final class Keeping {
     /** The session of the journal. On the thread only, as are the next two. */
     private int begun;
 
-    private Callable<Journal> beginning;
+    private Beginning beginning;
 
     private Journal journal;
+
+    /** The shot as it was opened or saved last. On the thread only. */
+    private Shot inTheFile;
+
+    /** Those of the places that the shot had before, until it is kept at its new one. On the thread only. */
+    private final List<Journal> before = new ArrayList<>();
 
     public Keeping(Notices notices) {
         this.notices = notices;
@@ -51,7 +65,7 @@ public final class Keeping {
     }
 
     /** Another shot is open: what was kept of the one before, which was saved or put away by choice, goes. */
-    void begin(Callable<Journal> begins) {
+    void begin(Beginning begins, Shot opened) {
         int mine;
         synchronized (this) {
             wanted = null;
@@ -61,6 +75,7 @@ public final class Keeping {
             end();
             begun = mine;
             beginning = begins;
+            inTheFile = opened;
             prepare();
         });
     }
@@ -80,10 +95,31 @@ public final class Keeping {
     /** It was saved into its own file like this. */
     void saved(Shot shot) {
         thread.execute(() -> {
+            inTheFile = shot;
             if (prepare()) {
                 attempt(() -> journal.saved(shot));
             }
         });
+    }
+
+    /** It was saved into another file like this. What was kept goes once the shot as it is now is kept beside that one. */
+    void moved(Beginning begins, Shot saved, Shot now) {
+        thread.execute(() -> {
+            if (journal != null) {
+                before.add(journal);
+                journal = null;
+            }
+            beginning = begins;
+            inTheFile = saved;
+            if (prepare() && attempt(() -> journal.keep(now, now == saved))) {
+                forgetBefore();
+            }
+        });
+    }
+
+    private void forgetBefore() {
+        before.forEach(Journal::discard);
+        before.clear();
     }
 
     private void keep() {
@@ -97,7 +133,9 @@ public final class Keeping {
             wanted = null;
         }
         boolean kept = prepare() && attempt(() -> journal.keep(state.shot, state.saved));
-        if (!kept) {
+        if (kept) {
+            forgetBefore();
+        } else {
             synchronized (this) {
                 wanted = wanted == null && state.session == session ? state : wanted;
             }
@@ -107,17 +145,7 @@ public final class Keeping {
 
     /** Starts the journal where there is none yet. @return whether there is one */
     private boolean prepare() {
-        return journal != null
-                || beginning != null
-                        && attempt(() -> {
-                            try {
-                                journal = beginning.call();
-                            } catch (IOException | RuntimeException e) {
-                                throw e;
-                            } catch (Exception e) {
-                                throw new IOException(e);
-                            }
-                        });
+        return journal != null || beginning != null && attempt(() -> journal = beginning.begin(inTheFile));
     }
 
     private interface Step {
@@ -164,6 +192,7 @@ public final class Keeping {
             journal = null;
         }
         beginning = null;
+        forgetBefore();
     }
 
     /** The program ends and all is saved or put away by choice. */

@@ -49,7 +49,7 @@ public final class Shelf {
         this.notices = notices;
         this.keeping = keeping;
         this.unsavedFolder = stateFolder.resolve("unsaved");
-        keeping.begin(() -> Journal.untitled(unsavedFolder));
+        keeping.begin(begun -> Journal.untitled(unsavedFolder), document.shot());
         document.shotProperty().addListener(changed -> note());
         document.unsavedProperty().addListener(changed -> note());
     }
@@ -128,7 +128,7 @@ public final class Shelf {
                 .or(() -> holder.map(who -> file.getFileName() + " is open by " + who
                         + ". You can look and draw; save under another name."))
                 .orElse(null);
-        keeping.begin(() -> Journal.of(file, shot, unsavedFolder));
+        keeping.begin(inTheFile -> Journal.of(file, inTheFile, unsavedFolder), shot);
         restored.clear();
         place = read.place;
         document.open(shot, read.opened.file(), file, read.lock.lock(), readOnly);
@@ -179,7 +179,7 @@ public final class Shelf {
 
     /** Starts a new shot in place of the open one. */
     public void startNew(Shot shot) {
-        keeping.begin(() -> Journal.untitled(unsavedFolder));
+        keeping.begin(begun -> Journal.untitled(unsavedFolder), shot);
         restored.clear();
         place = null;
         document.open(shot, ShotFile.fresh(), null, Optional.empty(), null);
@@ -293,7 +293,7 @@ public final class Shelf {
         if (sameFile) {
             keeping.saved(shot);
         } else {
-            keeping.begin(() -> Journal.of(target, shot, unsavedFolder));
+            keeping.moved(inTheFile -> Journal.of(target, inTheFile, unsavedFolder), shot, document.shot());
         }
         document.savedAs(shot, target, elsewhere ? lock : document.lock());
         // What was read before may be read from the new place.

@@ -27,7 +27,7 @@ public final class ArgbPicture extends Picture {
     @Override
     public void argbRow(PictureSampling columns, double row, int count, int[] out) {
         int y = PictureSampling.fixed(row);
-        PictureSampling.Columns at = columns.columns(0, size().width());
+        PictureSampling.Columns at = columns.columns(0, 0, size().width());
         for (int i = 0; i < count; i++) {
             out[i] = sample((at.first() + at.index()[i]) * 256 + at.share()[i], y);
         }

@@ -2,9 +2,9 @@ package chalktrace.core.picture;
 
 /**
  * One decoded picture of a source, read-only, of stored size {@link #size()}. Video stays in its own planes of luma and
- * chroma, which take a third to a half of the memory of ARGB; pictures with opacity or palettes come as ARGB.
+ * chroma, which take a third to a half of the memory of ARGB; pictures with opacity or palettes come as ARGB, those of linear light as light.
  */
-public abstract sealed class Picture permits YuvPicture, ArgbPicture {
+public abstract sealed class Picture permits YuvPicture, ArgbPicture, LightPicture {
 
     private final PictureSize size;
     private Picture half;
@@ -53,6 +53,16 @@ public abstract sealed class Picture permits YuvPicture, ArgbPicture {
     }
 
     abstract Picture makeOneField();
+
+    /** Whether it knows light that is brighter than white. */
+    public boolean holdsLight() {
+        return false;
+    }
+
+    /** The picture with all its light made 2 to the power of so many stops as strong, where it {@link #holdsLight}; else as it is. */
+    public Picture exposed(double stops) {
+        return this;
+    }
 
     /** The whole picture as ARGB words, row after row. */
     public final int[] toArgb() {

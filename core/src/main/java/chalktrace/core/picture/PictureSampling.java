@@ -15,6 +15,7 @@ public final class PictureSampling {
     private final double step;
     private final int count;
     private final Columns[] byShift = new Columns[3];
+    private final double[] sites = new double[3];
     private final int[][] scratch = new int[SLOTS][0];
     private final Row[] rows = new Row[ROWS];
     private int latest;
@@ -59,10 +60,11 @@ public final class PictureSampling {
         return (int) first;
     }
 
-    /** The columns in a plane that has one sample for {@code 1 << shift} of the picture's. */
-    Columns columns(int shift, int planeWidth) {
-        if (byShift[shift] == null) {
-            byShift[shift] = makeColumns(shift, planeWidth);
+    /** The columns in a plane that has one sample for {@code 1 << shift} of the picture's. @param site where its first one lies */
+    Columns columns(int shift, double site, int planeWidth) {
+        if (byShift[shift] == null || sites[shift] != site) {
+            byShift[shift] = makeColumns(shift, site, planeWidth);
+            sites[shift] = site;
         }
         return byShift[shift];
     }
@@ -105,20 +107,20 @@ public final class PictureSampling {
         return oldest.values;
     }
 
-    /** A position in the plane of chroma, whose samples lie in the middle of the luma samples that they serve. */
-    static double toChroma(double position, int shift) {
-        return (position + 0.5) / (1 << shift) - 0.5;
+    /** A position in the plane of chroma. @param site of its first sample, in samples of luma */
+    static double toChroma(double position, int shift, double site) {
+        return (position - site) / (1 << shift);
     }
 
     static int fixed(double position) {
         return (int) Math.floor(position * 256 + 0.5);
     }
 
-    private Columns makeColumns(int shift, int planeWidth) {
+    private Columns makeColumns(int shift, double site, int planeWidth) {
         int[] index = new int[count];
         int[] share = new int[count];
         for (int i = 0; i < count; i++) {
-            int position = fixed(toChroma(first + i * step, shift));
+            int position = fixed(toChroma(first + i * step, shift, site));
             index[i] = Math.max(0, Math.min(planeWidth - 1, position >> 8));
             share[i] = position < 0 ? 0 : position & 255;
         }

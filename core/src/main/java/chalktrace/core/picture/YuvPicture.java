@@ -8,25 +8,36 @@ public final class YuvPicture extends Picture {
     private final Plane red;
     private final int shiftX;
     private final int shiftY;
-    private final YuvMatrix matrix;
-    private final boolean fullRange;
+    private final VideoColour colour;
     private final int[] factors;
+
+    /** One whose samples of chroma lie in the middle of those of luma that share them. */
+    public YuvPicture(Plane luma, Plane blue, Plane red, YuvMatrix matrix, boolean fullRange) {
+        this(
+                luma,
+                blue,
+                red,
+                new VideoColour(
+                        matrix,
+                        fullRange,
+                        ChromaSite.middle(shift(luma.width(), blue.width()), shift(luma.height(), blue.height())),
+                        VideoLight.SCREEN));
+    }
 
     /**
      * @param blue the U (Cb) plane
      * @param red the V (Cr) plane, of the same size as {@code blue}
      * @throws IllegalArgumentException when the chroma planes differ or are not whole, halved or quartered
      */
-    public YuvPicture(Plane luma, Plane blue, Plane red, YuvMatrix matrix, boolean fullRange) {
+    public YuvPicture(Plane luma, Plane blue, Plane red, VideoColour colour) {
         super(new PictureSize(luma.width(), luma.height()));
         this.luma = luma;
         this.blue = blue;
         this.red = red;
         this.shiftX = shift(luma.width(), blue.width());
         this.shiftY = shift(luma.height(), blue.height());
-        this.matrix = matrix;
-        this.fullRange = fullRange;
-        this.factors = matrix.toRgbFactors(fullRange);
+        this.colour = colour;
+        this.factors = colour.matrix().toRgbFactors(colour.fullRange());
         if (blue.width() != red.width() || blue.height() != red.height()) {
             throw new IllegalArgumentException("The two planes of chroma must have the same size.");
         }
@@ -46,12 +57,18 @@ public final class YuvPicture extends Picture {
         return red;
     }
 
-    public YuvMatrix matrix() {
-        return matrix;
+    public VideoColour colour() {
+        return colour;
     }
 
-    public boolean isFullRange() {
-        return fullRange;
+    /** How often chroma is halved sideways. */
+    public int shiftX() {
+        return shiftX;
+    }
+
+    /** How often chroma is halved downwards. */
+    public int shiftY() {
+        return shiftY;
     }
 
     @Override
@@ -79,10 +96,11 @@ public final class YuvPicture extends Picture {
         int[] y = columns.scratch(0, count);
         int[] u = columns.scratch(1, count);
         int[] v = columns.scratch(2, count);
-        PictureSampling.Columns lumaColumns = columns.columns(0, luma.width());
-        PictureSampling.Columns chromaColumns = columns.columns(shiftX, blue.width());
+        PictureSampling.Columns lumaColumns = columns.columns(0, 0, luma.width());
+        PictureSampling.Columns chromaColumns =
+                columns.columns(shiftX, colour.site().x(), blue.width());
         int[] mixed = columns.scratch(3, Math.max(lumaColumns.span(), chromaColumns.span()) + 1);
-        int chromaRow = PictureSampling.fixed(PictureSampling.toChroma(row, shiftY));
+        int chromaRow = PictureSampling.fixed(chromaRow(row));
         luma.sampleRow(columns, lumaColumns, PictureSampling.fixed(row), count, y, mixed);
         blue.sampleRow(columns, chromaColumns, chromaRow, count, u, mixed);
         red.sampleRow(columns, chromaColumns, chromaRow, count, v, mixed);
@@ -99,7 +117,7 @@ public final class YuvPicture extends Picture {
         int[] y0 = columns.scratch(0, pairs);
         int[] y1 = columns.scratch(1, pairs);
         luma.splitRow(row, firstPair, pairs, y0, y1);
-        int chromaRow = PictureSampling.fixed(PictureSampling.toChroma(row, shiftY));
+        int chromaRow = PictureSampling.fixed(chromaRow(row));
         int[] u0 = columns.scratch(2, pairs);
         int[] u1 = columns.scratch(3, pairs);
         int[] v0 = columns.scratch(4, pairs);
@@ -113,8 +131,8 @@ public final class YuvPicture extends Picture {
         weave(even, odd, first & 1, count, out);
     }
 
-    /** Chroma for even and odd columns, a quarter of a sample before and after each chroma sample's middle. */
-    private static void splitChroma(
+    /** Chroma for even and odd columns: those lie at or before a sample of it, and after it. */
+    private void splitChroma(
             Plane plane, int row, int firstPair, int pairs, PictureSampling rows, int[] even, int[] odd) {
         int[] neighbours = rows.scratch(6, pairs + 2);
         int[] middle = rows.scratch(7, pairs);
@@ -131,10 +149,16 @@ public final class YuvPicture extends Picture {
         // Three rows side by side instead of one read at three places: only so are several words worked on at once.
         System.arraycopy(neighbours, 1, middle, 0, pairs);
         System.arraycopy(neighbours, 2, right, 0, pairs);
+        int before = (int) Math.round(colour.site().x() * 128);
+        int after = 128 - before;
         for (int k = 0; k < pairs; k++) {
-            even[k] = neighbours[k] * 64 + middle[k] * 192 + 32768 >> 16;
-            odd[k] = right[k] * 64 + middle[k] * 192 + 32768 >> 16;
+            even[k] = neighbours[k] * before + middle[k] * (256 - before) + 32768 >> 16;
+            odd[k] = right[k] * after + middle[k] * (256 - after) + 32768 >> 16;
         }
+    }
+
+    private double chromaRow(double row) {
+        return PictureSampling.toChroma(row, shiftY, colour.site().y());
     }
 
     private static void weave(int[] even, int[] odd, int startsOdd, int count, int[] out) {
@@ -162,7 +186,7 @@ public final class YuvPicture extends Picture {
         int greenOfU = factors[2];
         int greenOfV = factors[3];
         int blueOfU = factors[4];
-        int black = 32768 - (fullRange ? 0 : 16 * light);
+        int black = 32768 - (colour.fullRange() ? 0 : 16 * light);
         int redBase = black - 128 * redOfV;
         int greenBase = black + 128 * (greenOfU + greenOfV);
         int blueBase = black - 128 * blueOfU;
@@ -177,12 +201,14 @@ public final class YuvPicture extends Picture {
             int b1 = 255 - (b & ~(b >> 31));
             out[i] = ~((r1 & ~(r1 >> 31)) << 16 | (g1 & ~(g1 >> 31)) << 8 | b1 & ~(b1 >> 31));
         }
+        colour.light().toScreen(out, count);
     }
 
     @Override
     public int argbAt(double x, double y) {
-        int chromaX = PictureSampling.fixed(PictureSampling.toChroma(x, shiftX));
-        int chromaY = PictureSampling.fixed(PictureSampling.toChroma(y, shiftY));
+        int chromaX = PictureSampling.fixed(
+                PictureSampling.toChroma(x, shiftX, colour.site().x()));
+        int chromaY = PictureSampling.fixed(chromaRow(y));
         return argb(
                 luma.sample(PictureSampling.fixed(x), PictureSampling.fixed(y)),
                 blue.sample(chromaX, chromaY),
@@ -191,23 +217,28 @@ public final class YuvPicture extends Picture {
 
     @Override
     Picture makeHalf() {
-        return new YuvPicture(luma.half(), blue.half(), red.half(), matrix, fullRange);
+        return new YuvPicture(
+                luma.half(), blue.half(), red.half(), withSite(colour.site().half(shiftX, shiftY)));
+    }
+
+    private VideoColour withSite(ChromaSite site) {
+        return new VideoColour(colour.matrix(), colour.fullRange(), site, colour.light());
     }
 
     /** Rows of chroma take turns between the fields just as those of luma do. */
     @Override
     Picture makeOneField() {
-        return new YuvPicture(luma.oneField(), blue.oneField(), red.oneField(), matrix, fullRange);
+        return new YuvPicture(luma.oneField(), blue.oneField(), red.oneField(), colour);
     }
 
     private int argb(int y, int u, int v) {
-        int light = factors[0] * (fullRange ? y : y - 16) + 32768;
+        int light = factors[0] * (colour.fullRange() ? y : y - 16) + 32768;
         int cu = u - 128;
         int cv = v - 128;
         int r = light + factors[1] * cv >> 16;
         int g = light - factors[2] * cu - factors[3] * cv >> 16;
         int b = light + factors[4] * cu >> 16;
-        return 0xFF000000 | clamp(r) << 16 | clamp(g) << 8 | clamp(b);
+        return colour.light().toScreen(0xFF000000 | clamp(r) << 16 | clamp(g) << 8 | clamp(b));
     }
 
     private static int clamp(int part) {

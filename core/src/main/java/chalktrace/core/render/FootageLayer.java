@@ -53,7 +53,7 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
         }
         toSource.preConcatenate(halving);
         Rectangle2D part = halving.createTransformedShape(storedRegion()).getBounds2D();
-        Toning toning = new Toning(look, placement.opacity());
+        Toning toning = new Toning(look, shown.picture().holdsLight() ? 0 : look.exposure(), placement.opacity());
         if (toSource.getShearX() == 0 && toSource.getShearY() == 0 && toSource.getScaleY() > 0) {
             paintUpright(source, toSource, area, tile, toning);
         } else {
@@ -104,7 +104,8 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
     }
 
     private Picture picture() {
-        return look.oneField() ? shown.picture().oneField() : shown.picture();
+        Picture picture = look.oneField() ? shown.picture().oneField() : shown.picture();
+        return picture.exposed(look.exposure());
     }
 
     private AffineTransform sourceToDevice(Surface surface) {

@@ -13,7 +13,11 @@ final class Toning {
     private final int saturation;
     private final int opacity;
 
-    Toning(Footage.Look look, double opacity) {
+    /** By part of a word, the part in the exposure; null where that is as it is. */
+    private final int[] exposure;
+
+    /** @param stops of exposure that are still to be added */
+    Toning(Footage.Look look, double stops, double opacity) {
         this.lighten = Blend.share(look.lighten());
         this.tint = Blend.share(look.tint());
         this.tintRed = look.color().red();
@@ -21,6 +25,7 @@ final class Toning {
         this.tintBlue = look.color().blue();
         this.saturation = Blend.share(look.saturation());
         this.opacity = Blend.share(opacity);
+        this.exposure = stops == 0 ? null : exposure(stops);
     }
 
     /**
@@ -28,6 +33,15 @@ final class Toning {
      * @param opaque whether all words are known to be opaque
      */
     void lay(int[] row, boolean opaque, int count, int[] pixels, int at) {
+        if (exposure != null) {
+            for (int i = 0; i < count; i++) {
+                int word = row[i];
+                row[i] = word & 0xFF000000
+                        | exposure[word >> 16 & 255] << 16
+                        | exposure[word >> 8 & 255] << 8
+                        | exposure[word & 255];
+            }
+        }
         if (saturation < 256) {
             for (int i = 0; i < count; i++) {
                 int grey = lightness(row[i]) * 0x010101;
@@ -57,6 +71,19 @@ final class Toning {
                 pixels[at + i] = Blend.over(pixels[at + i], Blend.scale(Blend.premultiply(row[i]), opacity));
             }
         }
+    }
+
+    /** Through linear light by the curve of sRGB (IEC 61966-2-1). */
+    private static int[] exposure(double stops) {
+        int[] table = new int[256];
+        for (int i = 0; i < 256; i++) {
+            double part = i / 255.0;
+            double light = part <= 0.04045 ? part / 12.92 : Math.pow((part + 0.055) / 1.055, 2.4);
+            light = Math.min(1, light * Math.pow(2, stops));
+            part = light <= 0.0031308 ? 12.92 * light : 1.055 * Math.pow(light, 1 / 2.4) - 0.055;
+            table[i] = (int) Math.round(255 * part);
+        }
+        return table;
     }
 
     /** The word's lightness in shades from black over the tint's colour to white. */

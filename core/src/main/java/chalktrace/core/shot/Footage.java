@@ -66,32 +66,44 @@ public record Footage(
      * @param lighten 0 (as it is) to 1 (white)
      * @param tint 0 (own colours) to 1 (only shades of {@code color})
      * @param saturation 0 (grey) to 1 (own colours)
+     * @param exposure in stops: each doubles the light, or halves it when below 0; from {@link #LEAST_EXPOSURE} to {@link #MOST_EXPOSURE}
      * @param oneField of an interlaced picture, which holds two moments in turns of rows, only the first moment
      */
-    public record Look(double lighten, double tint, Rgb color, double saturation, boolean oneField) {
+    public record Look(double lighten, double tint, Rgb color, double saturation, double exposure, boolean oneField) {
 
-        public static final Look AS_IS = new Look(0, 0, new Rgb(0x7F, 0xA8, 0xC9), 1, false);
+        public static final double LEAST_EXPOSURE = -8;
+        public static final double MOST_EXPOSURE = 8;
+
+        public static final Look AS_IS = new Look(0, 0, new Rgb(0x7F, 0xA8, 0xC9), 1, 0, false);
 
         public Look {
             if (!(lighten >= 0 && lighten <= 1) || !(tint >= 0 && tint <= 1) || !(saturation >= 0 && saturation <= 1)) {
                 throw new IllegalArgumentException("Lighten, tint and saturation are 0 to 1.");
             }
+            if (!(exposure >= LEAST_EXPOSURE && exposure <= MOST_EXPOSURE)) {
+                throw new IllegalArgumentException(
+                        "Exposure is " + LEAST_EXPOSURE + " to " + MOST_EXPOSURE + " stops.");
+            }
         }
 
         public Look withLighten(double amount) {
-            return new Look(amount, tint, color, saturation, oneField);
+            return new Look(amount, tint, color, saturation, exposure, oneField);
         }
 
         public Look withTint(double amount) {
-            return new Look(lighten, amount, color, saturation, oneField);
+            return new Look(lighten, amount, color, saturation, exposure, oneField);
         }
 
         public Look withSaturation(double amount) {
-            return new Look(lighten, tint, color, amount, oneField);
+            return new Look(lighten, tint, color, amount, exposure, oneField);
         }
 
         public Look withOneField(boolean one) {
-            return new Look(lighten, tint, color, saturation, one);
+            return new Look(lighten, tint, color, saturation, exposure, one);
+        }
+
+        public Look withExposure(double stops) {
+            return new Look(lighten, tint, color, saturation, stops, oneField);
         }
     }
 

@@ -3,6 +3,8 @@ package chalktrace.core.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
+import java.util.List;
 import java.util.SplittableRandom;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -23,27 +25,65 @@ class PictureSamplingTest {
     })
     void rowsAgreeWithSinglePlaces(double first, double step, int count, double row) {
         for (int[] size : new int[][] {{64, 48}, {65, 49}}) {
-            YuvPicture picture = noise(size[0], size[1]);
-            int[] out = new int[count];
-            picture.argbRow(new PictureSampling(first, step, count), row, count, out);
-            for (int i = 0; i < count; i++) {
-                int expected = picture.argbAt(first + i * step, row);
-                for (int shift = 0; shift <= 24; shift += 8) {
-                    assertThat(out[i] >>> shift & 255).isCloseTo(expected >>> shift & 255, within(2));
-                }
+            assertAgrees(noise(size[0], size[1], ChromaSite.middle(1, 1)), first, step, count, row);
+            assertAgrees(noise(size[0], size[1], ChromaSite.left(1, 1)), first, step, count, row);
+        }
+    }
+
+    private static void assertAgrees(YuvPicture picture, double first, double step, int count, double row) {
+        int[] out = new int[count];
+        picture.argbRow(new PictureSampling(first, step, count), row, count, out);
+        for (int i = 0; i < count; i++) {
+            int expected = picture.argbAt(first + i * step, row);
+            for (int shift = 0; shift <= 24; shift += 8) {
+                assertThat(out[i] >>> shift & 255).isCloseTo(expected >>> shift & 255, within(2));
             }
         }
     }
 
-    private static YuvPicture noise(int width, int height) {
+    /** A colour that grows evenly from left to right, stored where the standard puts its samples, is read as even again. */
+    @ParameterizedTest
+    @CsvSource({"0, 0", "0.5, 0.5", "0, 0.5", "0.5, 1"})
+    void chromaIsReadWhereItLies(double x, double y) {
+        int width = 64;
+        byte[] across = new byte[width * width / 4];
+        byte[] down = new byte[width * width / 4];
+        for (int i = 0; i < across.length; i++) {
+            across[i] = slope(x + 2 * (i % (width / 2)));
+            down[i] = slope(y + 2 * (i / (width / 2)));
+        }
+        byte[] grey = new byte[width * width];
+        Arrays.fill(grey, (byte) 128);
+        YuvPicture picture = new YuvPicture(
+                new Plane(width, width, grey),
+                new Plane(width / 2, width / 2, across),
+                new Plane(width / 2, width / 2, down),
+                new VideoColour(YuvMatrix.BT709, true, new ChromaSite(x, y), VideoLight.SCREEN));
+        for (int at = 23; at < 42; at++) {
+            // Blue and red differences: 1.8556 and 1.5748 of ITU-R BT.709, item 3.4 (full range).
+            double blue = 128 + 1.8556 * 6 * (at - 32);
+            double red = 128 + 1.5748 * 6 * (at - 32);
+            for (Picture seen : List.of(picture, picture.half())) {
+                double place = seen == picture ? at : (at - 0.5) / 2;
+                assertThat((double) (seen.argbAt(place, 16) & 255)).isCloseTo(blue, within(2.2));
+                assertThat((double) (seen.argbAt(16, place) >> 16 & 255)).isCloseTo(red, within(2.2));
+            }
+        }
+    }
+
+    /** Six of 255 a sample of luma, in the middle of the values at 32. */
+    private static byte slope(double at) {
+        return (byte) Math.round(Math.max(0, Math.min(255, 128 + 6 * (at - 32))));
+    }
+
+    private static YuvPicture noise(int width, int height, ChromaSite site) {
         int halfWidth = (width + 1) / 2;
         int halfHeight = (height + 1) / 2;
         return new YuvPicture(
                 plane(width, height, 1),
                 plane(halfWidth, halfHeight, 2),
                 plane(halfWidth, halfHeight, 3),
-                YuvMatrix.BT709,
-                false);
+                new VideoColour(YuvMatrix.BT709, false, site, VideoLight.SCREEN));
     }
 
     private static Plane plane(int width, int height, long seed) {

@@ -209,6 +209,15 @@ class FrameComposerTest {
         assertThat(grey).isEqualTo((grey & 255) * 0x010101);
     }
 
+    /** IEC 61966-2-1: 192 of 255 is 0.527 of the light; half of that is 0.264, which is 140. */
+    @Test
+    void footageAtHalfTheLightIsAStopDarker() {
+        Shot shot = Shots.empty().withFootage(List.of(halves().withLook(Footage.Look.AS_IS.withExposure(-1))));
+        int red = at(whole(shot, 0, EXPORT, redAndBlue()), 3, 3);
+        assertThat(red >> 16 & 255).isBetween(139, 141);
+        assertThat(red & 0xFFFF).isZero();
+    }
+
     /** Between the red 0xC00000 and white, to the nearest step. */
     private static void assertHalfWay(int word) {
         assertThat(word >> 16 & 255).isBetween(0xDF, 0xE0);

@@ -1,8 +1,11 @@
 package chalktrace.media.codec;
 
+import chalktrace.core.picture.ChromaSite;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Plane;
+import chalktrace.core.picture.VideoColour;
+import chalktrace.core.picture.VideoLight;
 import chalktrace.core.picture.YuvMatrix;
 import chalktrace.core.picture.YuvPicture;
 import java.io.IOException;
@@ -26,8 +29,8 @@ import org.bytedeco.javacpp.IntPointer;
  */
 public final class IntraPacker implements AutoCloseable {
 
-    /** A picture packed. @param matrix none where it comes out as ARGB */
-    public record Packed(byte[] bytes, Kind kind, YuvMatrix matrix, boolean fullRange) {}
+    /** A picture packed. @param colour none where it comes out as ARGB */
+    public record Packed(byte[] bytes, Kind kind, VideoColour colour) {}
 
     /** How a picture is packed. */
     public enum Kind {
@@ -37,6 +40,9 @@ public final class IntraPacker implements AutoCloseable {
 
     /** The codec's own scale of quality, 1 (best) to 31: at 3 lines and faces stay clean. */
     private static final int JPEG_QUALITY = 3;
+
+    private static final VideoColour OF_JPEG =
+            new VideoColour(YuvMatrix.BT601, true, ChromaSite.middle(1, 1), VideoLight.SCREEN);
 
     private final PictureSize largest;
     private final AVFrame source = avutil.av_frame_alloc();
@@ -58,16 +64,27 @@ public final class IntraPacker implements AutoCloseable {
         if (picture instanceof YuvPicture planes) {
             fill(planes);
             encode(source.format(), to, avutil.AV_PIX_FMT_YUVJ420P, Kind.JPEG);
-            return new Packed(taken(), Kind.JPEG, planes.matrix(), planes.isFullRange());
+            return new Packed(taken(), Kind.JPEG, colour(planes, to));
         }
         int[] words = picture.toArgb();
         fill(picture.size(), words);
         if (isClearAnywhere(words)) {
             encode(avutil.AV_PIX_FMT_BGRA, to, avutil.AV_PIX_FMT_RGBA, Kind.QOI);
-            return new Packed(taken(), Kind.QOI, null, true);
+            return new Packed(taken(), Kind.QOI, null);
         }
         encode(avutil.AV_PIX_FMT_BGRA, to, avutil.AV_PIX_FMT_YUVJ420P, Kind.JPEG);
-        return new Packed(taken(), Kind.JPEG, YuvMatrix.BT601, true);
+        return new Packed(taken(), Kind.JPEG, OF_JPEG);
+    }
+
+    /** Scaling takes chroma to lie in the middle. */
+    private static VideoColour colour(YuvPicture picture, PictureSize to) {
+        double times = (double) picture.size().width() / to.width();
+        VideoColour colour = picture.colour();
+        return new VideoColour(
+                colour.matrix(),
+                colour.fullRange(),
+                colour.site().scaled(times, picture.shiftX(), picture.shiftY(), 1, 1),
+                colour.light());
     }
 
     /** The size at which pictures of a size are packed: never larger, the same shape, both sides even where possible. */
@@ -92,15 +109,7 @@ public final class IntraPacker implements AutoCloseable {
     }
 
     private void fill(YuvPicture picture) throws IOException {
-        int width = picture.size().width();
-        int height = picture.size().height();
-        int shiftX = picture.blue().width() < width ? 1 : 0;
-        int shiftY = picture.blue().height() < height ? 1 : 0;
-        if (picture.blue().width() < (width + 1) / 2) {
-            shiftX = 2;
-            shiftY = picture.blue().height() < (height + 1) / 2 ? 2 : shiftY;
-        }
-        begin(picture.size(), format(shiftX, shiftY));
+        begin(picture.size(), format(picture.shiftX(), picture.shiftY()));
         copy(picture.luma(), 0);
         copy(picture.blue(), 1);
         copy(picture.red(), 2);

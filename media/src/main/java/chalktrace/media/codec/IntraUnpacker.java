@@ -37,7 +37,7 @@ public final class IntraUnpacker implements AutoCloseable {
             avcodec.avcodec_flush_buffers(decoder);
             throw new PictureUnavailableException("A packed picture is damaged.");
         }
-        return packed.matrix() == null ? reader.read(frame) : reader.read(frame, packed.matrix(), packed.fullRange());
+        return packed.colour() == null ? reader.read(frame) : reader.read(frame, packed.colour());
     }
 
     @Override

@@ -9,6 +9,8 @@ import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
@@ -59,7 +61,13 @@ final class MediaInput implements AutoCloseable {
     private final boolean wholeTracks;
     private AVFormatContext context;
 
+    /** By stream, what the container says of its colours: later the codec's own word takes its place, also where that says nothing. */
+    private final List<StatedColour> stated = new ArrayList<>();
+
     private MediaInput(Path file, boolean wholeTracks, AVFormatContext context) {
+        for (int s = 0; s < context.nb_streams(); s++) {
+            stated.add(StatedColour.of(context.streams(s).codecpar()));
+        }
         this.file = file;
         this.wholeTracks = wholeTracks;
         this.context = context;
@@ -139,6 +147,11 @@ final class MediaInput implements AutoCloseable {
         return context.streams(index);
     }
 
+    /** What the container says of a stream's colours. */
+    StatedColour statedColour(int stream) {
+        return stream < stated.size() ? stated.get(stream) : StatedColour.NOTHING;
+    }
+
     /** Whether the file holds one picture, and no stream of them. */
     boolean isPicture() {
         String name = context.iformat().name().getString();
@@ -183,13 +196,7 @@ final class MediaInput implements AutoCloseable {
         decoder.err_recognition(avcodec.AV_EF_CRCCHECK);
         decoder.pkt_timebase(stream(stream).time_base());
         decoder.max_pixels(PictureSize.MOST_PIXELS);
-        AVDictionary options = new AVDictionary(null);
-        if (codec.id() == avcodec.AV_CODEC_ID_EXR) {
-            // Scene-linear light is seen through the curve of sRGB (IEC 61966-2-1).
-            avutil.av_dict_set(options, "apply_trc", "iec61966_2_1", 0);
-        }
-        int opened = avcodec.avcodec_open2(decoder, codec, options);
-        avutil.av_dict_free(options);
+        int opened = avcodec.avcodec_open2(decoder, codec, (AVDictionary) null);
         if (opened < 0) {
             avcodec.avcodec_free_context(decoder);
             throw UnreadableException.of(

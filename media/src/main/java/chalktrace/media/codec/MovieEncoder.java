@@ -22,7 +22,6 @@ import org.bytedeco.ffmpeg.global.avutil;
 import org.bytedeco.ffmpeg.global.swscale;
 import org.bytedeco.ffmpeg.swscale.SwsContext;
 import org.bytedeco.javacpp.BytePointer;
-import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.javacpp.FloatPointer;
 import org.bytedeco.javacpp.IntPointer;
 
@@ -158,6 +157,7 @@ public final class MovieEncoder implements AutoCloseable {
         context.color_primaries(avutil.AVCOL_PRI_BT709);
         context.color_trc(avutil.AVCOL_TRC_BT709);
         context.color_range(avutil.AVCOL_RANGE_MPEG);
+        context.chroma_sample_location(avutil.AVCHROMA_LOC_LEFT);
         open(context, codec, "H.264");
         return context;
     }
@@ -192,23 +192,28 @@ public final class MovieEncoder implements AutoCloseable {
     }
 
     private SwsContext converter() throws IOException {
-        SwsContext context = swscale.sws_getContext(
-                size.width(),
-                size.height(),
-                avutil.AV_PIX_FMT_BGRA,
-                size.width(),
-                size.height(),
-                avutil.AV_PIX_FMT_YUV420P,
-                swscale.SWS_BILINEAR,
-                null,
-                null,
-                (DoublePointer) null);
-        if (context == null) {
+        SwsContext context = swscale.sws_alloc_context();
+        set(context, "srcw", size.width());
+        set(context, "srch", size.height());
+        set(context, "src_format", avutil.AV_PIX_FMT_BGRA);
+        set(context, "dstw", size.width());
+        set(context, "dsth", size.height());
+        set(context, "dst_format", avutil.AV_PIX_FMT_YUV420P);
+        set(context, "sws_flags", swscale.SWS_BILINEAR);
+        // Where a player looks for it when a movie of H.264 says nothing, and also says.
+        set(context, "dst_h_chr_pos", 0);
+        set(context, "dst_v_chr_pos", 128);
+        if (swscale.sws_init_context(context, null, null) < 0) {
+            swscale.sws_freeContext(context);
             throw new IOException("Pictures of " + size + " can't be converted for the movie.");
         }
         IntPointer weights = swscale.sws_getCoefficients(swscale.SWS_CS_ITU709);
         swscale.sws_setColorspaceDetails(context, weights, 1, weights, 0, 0, 1 << 16, 1 << 16);
         return context;
+    }
+
+    private static void set(SwsContext context, String option, int value) {
+        avutil.av_opt_set_int(context, option, value, 0);
     }
 
     private void allocate() throws IOException {

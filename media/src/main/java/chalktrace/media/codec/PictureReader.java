@@ -1,10 +1,13 @@
 package chalktrace.media.codec;
 
 import chalktrace.core.picture.ArgbPicture;
+import chalktrace.core.picture.ChromaSite;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.picture.Plane;
+import chalktrace.core.picture.VideoColour;
+import chalktrace.core.picture.VideoLight;
 import chalktrace.core.picture.YuvMatrix;
 import chalktrace.core.picture.YuvPicture;
 import java.nio.ByteOrder;
@@ -25,27 +28,41 @@ final class PictureReader implements AutoCloseable {
 
     private static final int SD_HEIGHT = 576;
 
+    private final StatedColour stated;
     private SwsContext scaler;
     private String scalerFor = "";
     private final AVFrame converted = avutil.av_frame_alloc();
 
+    PictureReader() {
+        this(StatedColour.NOTHING);
+    }
+
+    /** @param stated of the pictures' container */
+    PictureReader(StatedColour stated) {
+        this.stated = stated;
+    }
+
     Picture read(AVFrame frame) throws PictureUnavailableException {
+        stated.fill(frame);
         int format = frame.format();
         if (isPlanar8(format)) {
-            return yuv(frame, matrix(frame), isFullRange(frame));
+            return yuv(frame, colour(frame));
         }
         AVPixFmtDescriptor pixels = avutil.av_pix_fmt_desc_get(format);
+        if ((pixels.flags() & avutil.AV_PIX_FMT_FLAG_FLOAT) != 0) {
+            return LightPlanes.read(frame, pixels);
+        }
         boolean isColor = (pixels.flags() & (avutil.AV_PIX_FMT_FLAG_RGB | avutil.AV_PIX_FMT_FLAG_PAL)) != 0
                 || (pixels.flags() & avutil.AV_PIX_FMT_FLAG_ALPHA) != 0
                 || pixels.nb_components() < 3;
         int to = isColor ? avutil.AV_PIX_FMT_BGRA : planar8(pixels.log2_chroma_w(), pixels.log2_chroma_h());
         convert(frame, to);
-        return isColor ? argb(converted) : yuv(converted, matrix(frame), isFullRange(frame));
+        return isColor ? argb(converted) : yuv(converted, colour(frame));
     }
 
     /** As {@link #read(AVFrame)}, for planes of which another than the frame says how they are meant. */
-    Picture read(AVFrame frame, YuvMatrix matrix, boolean fullRange) throws PictureUnavailableException {
-        return isPlanar8(frame.format()) ? yuv(frame, matrix, fullRange) : read(frame);
+    Picture read(AVFrame frame, VideoColour colour) throws PictureUnavailableException {
+        return isPlanar8(frame.format()) ? yuv(frame, colour) : read(frame);
     }
 
     @Override
@@ -95,7 +112,7 @@ final class PictureReader implements AutoCloseable {
         }
     }
 
-    private static Picture yuv(AVFrame planes, YuvMatrix matrix, boolean fullRange) {
+    private static Picture yuv(AVFrame planes, VideoColour colour) {
         AVPixFmtDescriptor pixels = avutil.av_pix_fmt_desc_get(planes.format());
         int width = planes.width();
         int height = planes.height();
@@ -105,8 +122,22 @@ final class PictureReader implements AutoCloseable {
                 plane(planes, 0, width, height),
                 plane(planes, 1, chromaWidth, chromaHeight),
                 plane(planes, 2, chromaWidth, chromaHeight),
-                matrix,
-                fullRange);
+                colour);
+    }
+
+    private static VideoColour colour(AVFrame frame) {
+        return new VideoColour(matrix(frame), isFullRange(frame), site(frame), light(frame));
+    }
+
+    /** A video that does not name its primaries has those that go with its matrix. */
+    private static VideoLight light(AVFrame frame) {
+        boolean unsaid = frame.color_primaries() == avutil.AVCOL_PRI_UNSPECIFIED;
+        if (frame.color_primaries() != avutil.AVCOL_PRI_BT2020 && !(unsaid && matrix(frame) == YuvMatrix.BT2020)) {
+            return VideoLight.SCREEN;
+        } else if (frame.color_trc() == avutil.AVCOL_TRC_SMPTE2084) {
+            return VideoLight.PQ;
+        }
+        return frame.color_trc() == avutil.AVCOL_TRC_ARIB_STD_B67 ? VideoLight.HLG : VideoLight.WIDE;
     }
 
     private static Plane plane(AVFrame frame, int number, int width, int height) {
@@ -150,6 +181,29 @@ final class PictureReader implements AutoCloseable {
             return YuvMatrix.BT2020;
         }
         return frame.width() > SD_WIDTH || frame.height() > SD_HEIGHT ? YuvMatrix.BT709 : YuvMatrix.BT601;
+    }
+
+    /** Where a file does not say where its chroma lies, it does as JPEG has it in pictures of full range, else as MPEG-2 (common practice). */
+    private static ChromaSite site(AVFrame frame) {
+        AVPixFmtDescriptor pixels = avutil.av_pix_fmt_desc_get(frame.format());
+        int x = pixels.log2_chroma_w();
+        int y = pixels.log2_chroma_h();
+        int location = frame.chroma_location();
+        if (location == avutil.AVCHROMA_LOC_UNSPECIFIED) {
+            location = isFullRange(frame) ? avutil.AVCHROMA_LOC_CENTER : avutil.AVCHROMA_LOC_LEFT;
+        }
+        double right = ChromaSite.middle(x, y).x();
+        double down = (1 << y) - 1;
+        if (location == avutil.AVCHROMA_LOC_TOPLEFT) {
+            return ChromaSite.topLeft();
+        } else if (location == avutil.AVCHROMA_LOC_TOP) {
+            return new ChromaSite(right, 0);
+        } else if (location == avutil.AVCHROMA_LOC_BOTTOMLEFT) {
+            return new ChromaSite(0, down);
+        } else if (location == avutil.AVCHROMA_LOC_BOTTOM) {
+            return new ChromaSite(right, down);
+        }
+        return location == avutil.AVCHROMA_LOC_LEFT ? ChromaSite.left(x, y) : ChromaSite.middle(x, y);
     }
 
     private static boolean isFullRange(AVFrame frame) {

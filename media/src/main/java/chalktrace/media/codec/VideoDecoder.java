@@ -31,7 +31,7 @@ public final class VideoDecoder implements AutoCloseable {
     private final boolean onePicture;
     private final AVCodecContext decoder;
     private final PacketReader packets;
-    private final PictureReader reader = new PictureReader();
+    private final PictureReader reader;
     private final AVFrame frame = avutil.av_frame_alloc();
     private final PacketIndex index;
     private final StreamFacts facts;
@@ -49,6 +49,7 @@ public final class VideoDecoder implements AutoCloseable {
     private final DamageCheck damage;
 
     private VideoDecoder(MediaInput input, int stream, Optional<EditList> edits) throws UnreadableException {
+        this.reader = new PictureReader(input.statedColour(stream));
         this.file = input.file();
         // Of one picture the errors of its decoder are heard, which only one of one thread tells on this one.
         this.onePicture = input.isPicture();

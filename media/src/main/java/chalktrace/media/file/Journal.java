@@ -4,6 +4,7 @@ import chalktrace.core.shot.Shot;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
@@ -14,7 +15,13 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.Executor;
+import java.util.concurrent.Executors;
 import java.util.function.UnaryOperator;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 
 /**
  * Keeps unsaved work of one session: what has changed since the shot was opened or saved is appended to a file and forced to the disk, part by
@@ -25,9 +32,7 @@ public final class Journal implements AutoCloseable {
 
     static final String SESSION = "session.json";
 
-    /** A journal that is large is folded when less than this part of it still counts. */
-    private static final int STILL_COUNTS = 4;
-
+    private static final Logger LOG = Logger.getLogger(Journal.class.getName());
     private static final ObjectMapper JSON = new ObjectMapper();
 
     /** Where bytes go; tests put a full disk or one that forgets what was not forced here. */
@@ -40,15 +45,35 @@ public final class Journal implements AutoCloseable {
             }
         }
 
+        /** Runs what is done beside the keeping. */
+        default Executor beside() {
+            return FOLDER;
+        }
+
         /** From how many bytes on a journal is folded. */
         default long large() {
             return 32L << 20;
+        }
+
+        /** A journal that is large is folded when it is so many times as long as what still counts of it. */
+        default int timesWhatCounts() {
+            return 4;
         }
 
         default void force(FileChannel channel) throws IOException {
             channel.force(true);
         }
     }
+
+    /** Folds journals beside what is kept meanwhile. */
+    private static final Executor FOLDER = Executors.newSingleThreadExecutor(run -> {
+        Thread thread = new Thread(run, "fold unsaved work");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    /** What still counts of the first bytes of the journal, in a file of its own. */
+    private record Folded(Path file, FileChannel channel, long bytes, long ofFirst) {}
 
     private final Disk disk;
     private final Path folder;
@@ -61,6 +86,9 @@ public final class Journal implements AutoCloseable {
     private long end;
     private long counting;
     private boolean saved = true;
+
+    /** What is being folded at present; null for nothing. */
+    private CompletableFuture<Folded> folding;
 
     private Journal(Disk disk, Path folder, Optional<Path> shotFile, Optional<Shot> opened) {
         this.disk = disk;
@@ -130,6 +158,7 @@ public final class Journal implements AutoCloseable {
 
     /** Links the file as it is now, starts an empty journal on it, and only then names both in the session's document. */
     private void begin() throws IOException {
+        dropFolding();
         int next = generation + 1;
         if (shotFile.isPresent()) {
             Path base = folder.resolve("base-" + next);
@@ -214,8 +243,12 @@ public final class Journal implements AutoCloseable {
         });
         last = Optional.of(shot);
         saved = isSaved;
-        if (end > disk.large() && end > STILL_COUNTS * counting) {
-            fold();
+        if (folding != null && folding.isDone()) {
+            goOnInFolded();
+        } else if (folding == null && end > disk.large() && end > disk.timesWhatCounts() * counting) {
+            Path now = folder.resolve("journal-" + generation);
+            long first = end;
+            folding = CompletableFuture.supplyAsync(() -> folded(now, first), disk.beside());
         }
     }
 
@@ -237,39 +270,92 @@ public final class Journal implements AutoCloseable {
         }
     }
 
-    /** Writes what still counts to a journal of its own and goes on there. */
-    private void fold() throws IOException {
-        Path now = folder.resolve("journal-" + generation);
-        Path folded = folder.resolve(".folded");
-        JournalRecords.Held held = JournalRecords.read(Files.readAllBytes(now));
-        Files.deleteIfExists(folded);
-        FileChannel out = append(folded);
-        long written = 0;
-        try {
-            for (Map.Entry<String, JournalRecords.Held.Part> part : held.parts().entrySet()) {
-                byte[] bytes = part.getValue().bytes();
+    /** Writes what still counts of a journal's first bytes to a file of its own. */
+    private Folded folded(Path journal, long first) {
+        Path file = folder.resolve(".folded");
+        try (FileChannel in = FileChannel.open(journal, StandardOpenOption.READ)) {
+            JournalRecords.Held held = JournalRecords.read(bytes(in, 0, first));
+            Files.deleteIfExists(file);
+            FileChannel out = append(file);
+            try {
+                long written = 0;
+                for (Map.Entry<String, JournalRecords.Held.Part> part :
+                        held.parts().entrySet()) {
+                    byte[] bytes = part.getValue().bytes();
+                    written += write(
+                            out,
+                            JournalRecords.record(
+                                    bytes == null ? JournalRecords.Kind.GONE : JournalRecords.Kind.PART,
+                                    part.getKey(),
+                                    bytes == null ? new byte[0] : bytes));
+                }
                 written += write(
                         out,
                         JournalRecords.record(
-                                bytes == null ? JournalRecords.Kind.GONE : JournalRecords.Kind.PART,
-                                part.getKey(),
-                                bytes == null ? new byte[0] : bytes));
+                                held.saved() ? JournalRecords.Kind.SAVED : JournalRecords.Kind.COMMIT,
+                                "",
+                                new byte[0]));
+                disk.force(out);
+                return new Folded(file, out, written, first);
+            } catch (IOException e) {
+                out.close();
+                Files.deleteIfExists(file);
+                throw e;
             }
-            written += write(
-                    out,
-                    JournalRecords.record(
-                            saved ? JournalRecords.Kind.SAVED : JournalRecords.Kind.COMMIT, "", new byte[0]));
-            disk.force(out);
-            WholeFiles.moveIntoPlace(folded, now);
         } catch (IOException e) {
-            out.close();
-            Files.deleteIfExists(folded);
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Adds what was kept while it was folded, and goes on there. */
+    private void goOnInFolded() throws IOException {
+        Path now = folder.resolve("journal-" + generation);
+        Folded folded;
+        try {
+            folded = folding.join();
+        } catch (CompletionException e) {
+            // The long journal is whole, and goes on.
+            LOG.log(Level.INFO, "unsaved work is not folded", e);
+            return;
+        } finally {
+            folding = null;
+        }
+        long tail = end - folded.ofFirst;
+        try (FileChannel in = FileChannel.open(now, StandardOpenOption.READ)) {
+            write(folded.channel, bytes(in, folded.ofFirst, tail));
+            disk.force(folded.channel);
+            WholeFiles.moveIntoPlace(folded.file, now);
+        } catch (IOException e) {
+            folded.channel.close();
+            Files.deleteIfExists(folded.file);
             throw e;
         }
         channel.close();
-        channel = out;
-        end = written;
-        counting = written;
+        channel = folded.channel;
+        end = folded.bytes + tail;
+        counting = end;
+    }
+
+    private void dropFolding() throws IOException {
+        if (folding == null) {
+            return;
+        }
+        try {
+            Folded folded = folding.join();
+            folded.channel.close();
+            Files.deleteIfExists(folded.file);
+        } catch (CompletionException e) {
+            LOG.log(Level.INFO, "unsaved work is not folded", e);
+        }
+        folding = null;
+    }
+
+    private static byte[] bytes(FileChannel in, long from, long count) throws IOException {
+        ByteBuffer all = ByteBuffer.allocate(Math.toIntExact(count));
+        while (all.hasRemaining() && in.read(all, from + all.position()) >= 0) {
+            continue;
+        }
+        return all.array();
     }
 
     private static FileChannel append(Path file) throws IOException {
@@ -293,12 +379,14 @@ public final class Journal implements AutoCloseable {
     /** Ends it and leaves what it holds. */
     @Override
     public void close() throws IOException {
+        dropFolding();
         channel.close();
     }
 
     /** Ends it and removes what it holds: the work was saved, or is to be forgotten. */
     public void discard() {
         try {
+            dropFolding();
             if (channel != null) {
                 channel.close();
             }

@@ -382,6 +382,7 @@ final class ShotJson {
                 .put("tint", clip.look().tint())
                 .put("color", clip.look().color().hex())
                 .put("saturation", clip.look().saturation())
+                .put("exposure", clip.look().exposure())
                 .put("oneField", clip.look().oneField());
         to.put("visible", clip.visible())
                 .put("locked", clip.locked())
@@ -421,6 +422,7 @@ final class ShotJson {
                         look.number("tint"),
                         Rgb.parse(look.text("color")),
                         look.has("saturation") ? look.number("saturation") : 1,
+                        look.has("exposure") ? look.number("exposure") : 0,
                         look.has("oneField") && look.flag("oneField")),
                 f.flag("visible"),
                 f.flag("locked"),

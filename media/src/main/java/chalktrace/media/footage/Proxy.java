@@ -1,9 +1,12 @@
 package chalktrace.media.footage;
 
+import chalktrace.core.picture.ChromaSite;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.PictureSource;
 import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.core.picture.VideoColour;
+import chalktrace.core.picture.VideoLight;
 import chalktrace.core.picture.YuvMatrix;
 import chalktrace.core.time.PictureTimes;
 import chalktrace.media.codec.IntraPacker;
@@ -30,9 +33,13 @@ public final class Proxy implements PictureSource, AutoCloseable {
     public static final PictureSize LARGEST = new PictureSize(1280, 720);
 
     private static final int MAGIC = 0x43545058;
-    private static final int VERSION = 1;
+    private static final int VERSION = 2;
     private static final int HEADER = 8;
-    private static final int RECORD_HEAD = 11;
+    private static final int RECORD_HEAD = 14;
+
+    /** The place of chroma is kept in so many parts of a sample. */
+    private static final double SITE_PARTS = 64;
+
     private static final byte NO_MATRIX = -1;
     private static final int LARGEST_PICTURE = 1 << 26;
     private static final long NOT_MADE = -1;
@@ -127,13 +134,8 @@ public final class Proxy implements PictureSource, AutoCloseable {
             try {
                 ByteBuffer head = read(place, RECORD_HEAD);
                 int length = head.getInt(4);
-                byte matrix = head.get(9);
                 byte[] bytes = read(place + RECORD_HEAD, length).array();
-                return unpacker.unpack(new Packed(
-                        bytes,
-                        IntraPacker.Kind.values()[head.get(8)],
-                        matrix == NO_MATRIX ? null : YuvMatrix.values()[matrix],
-                        head.get(10) != 0));
+                return unpacker.unpack(new Packed(bytes, IntraPacker.Kind.values()[head.get(8)], colour(head)));
             } catch (IOException e) {
                 throw new PictureUnavailableException(
                         "The proxy " + file.getFileName() + " can't be read (" + e.getMessage() + ").", e);
@@ -152,13 +154,35 @@ public final class Proxy implements PictureSource, AutoCloseable {
         record.putInt(n)
                 .putInt(packed.bytes().length)
                 .put((byte) packed.kind().ordinal())
-                .put(
-                        packed.matrix() == null
-                                ? NO_MATRIX
-                                : (byte) packed.matrix().ordinal())
-                .put((byte) (packed.fullRange() ? 1 : 0))
+                .put(colour(packed.colour()))
                 .put(packed.bytes());
         append(n, record.flip(), end);
+    }
+
+    private static byte[] colour(VideoColour colour) {
+        return colour == null
+                ? new byte[] {NO_MATRIX, 0, 0, 0, 0}
+                : new byte[] {
+                    (byte) colour.matrix().ordinal(),
+                    (byte) (colour.fullRange() ? 1 : 0),
+                    siteParts(colour.site().x()),
+                    siteParts(colour.site().y()),
+                    (byte) colour.light().ordinal()
+                };
+    }
+
+    private static VideoColour colour(ByteBuffer head) {
+        return head.get(9) == NO_MATRIX
+                ? null
+                : new VideoColour(
+                        YuvMatrix.values()[head.get(9)],
+                        head.get(10) != 0,
+                        new ChromaSite(head.get(11) / SITE_PARTS, head.get(12) / SITE_PARTS),
+                        VideoLight.values()[head.get(13)]);
+    }
+
+    private static byte siteParts(double site) {
+        return (byte) Math.max(Byte.MIN_VALUE, Math.min(Byte.MAX_VALUE, Math.round(site * SITE_PARTS)));
     }
 
     /** Notes that the source could not give a picture. */
@@ -235,7 +259,9 @@ public final class Proxy implements PictureSource, AutoCloseable {
         return head.get(8) >= 0
                 && head.get(8) < IntraPacker.Kind.values().length
                 && head.get(9) >= NO_MATRIX
-                && head.get(9) < YuvMatrix.values().length;
+                && head.get(9) < YuvMatrix.values().length
+                && head.get(13) >= 0
+                && head.get(13) < VideoLight.values().length;
     }
 
     private ByteBuffer read(long place, int length) throws IOException {

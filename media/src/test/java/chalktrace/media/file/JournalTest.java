@@ -29,6 +29,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.Executor;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -304,6 +305,11 @@ class JournalTest {
                     @Override
                     public long large() {
                         return 1 << 20;
+                    }
+
+                    @Override
+                    public Executor beside() {
+                        return Runnable::run;
                     }
                 },
                 file,

@@ -4,15 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
+import chalktrace.media.testing.ChildProcess;
 import chalktrace.media.testing.DrawingProcess;
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
-import java.util.concurrent.TimeUnit;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.locks.LockSupport;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -20,7 +21,15 @@ import org.junit.jupiter.api.io.TempDir;
 class KilledSessionTest {
 
     /** By hand, {@code -Dchalktrace.kills=1000}. */
-    private static final int KILLS = Integer.getInteger("chalktrace.kills", 8);
+    private static final int KILLS = Integer.getInteger("chalktrace.kills", 100);
+
+    /** Then a new one is begun. */
+    private static final int KILLS_A_SHOT = 10;
+
+    private static final int AT_A_TIME = 2;
+
+    /** A kill comes so long after a stroke was said to be kept, at most: a keep or a save is half done by then. */
+    private static final int MOST_NANOS = 4_000_000;
 
     @TempDir
     Path folder;
@@ -29,12 +38,27 @@ class KilledSessionTest {
     void whatWasKeptSurvivesAnyKill() throws Exception {
         long seed = System.nanoTime();
         System.out.println("kills of seed " + seed);
-        Random random = new Random(seed);
-        Path file = folder.resolve("shot.chalk");
+        ExecutorService threads = Executors.newFixedThreadPool(AT_A_TIME);
+        try {
+            List<Future<?>> shots = IntStream.range(0, KILLS / KILLS_A_SHOT)
+                    .<Future<?>>mapToObj(shot -> threads.submit(() -> {
+                        killAgainAndAgain(folder.resolve(shot + ".chalk"), new Random(seed + shot));
+                        return null;
+                    }))
+                    .toList();
+            for (Future<?> shot : shots) {
+                shot.get();
+            }
+        } finally {
+            threads.shutdownNow();
+        }
+    }
+
+    private void killAgainAndAgain(Path file, Random random) throws Exception {
         ShotFile.fresh().save(Shots.empty().withName("0"), file);
         int reached = 0;
-        for (int kill = 0; kill < KILLS; kill++) {
-            int kept = drawUntilKilled(file, reached + 1, 1 + random.nextInt(120));
+        for (int kill = 0; kill < KILLS_A_SHOT; kill++) {
+            int kept = drawUntilKilled(file, reached + 1, 1 + random.nextInt(60), random.nextInt(MOST_NANOS));
             Shot found = recovered(file);
             reached = Integer.parseInt(found.name());
             assertThat(reached).as("stroke after kill " + kill).isGreaterThanOrEqualTo(kept);
@@ -60,30 +84,21 @@ class KilledSessionTest {
     }
 
     /** @return the last stroke that was said to be kept */
-    private static int drawUntilKilled(Path file, int first, int strokes) throws IOException, InterruptedException {
-        Process process = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-Xshare:auto",
-                        "-XX:TieredStopAtLevel=1",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        DrawingProcess.class.getName(),
-                        file.toString(),
-                        "" + first)
-                .redirectError(ProcessBuilder.Redirect.DISCARD)
-                .start();
+    private static int drawUntilKilled(Path file, int first, int strokes, int nanos) throws Exception {
         int kept = first - 1;
-        try (BufferedReader said =
-                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8))) {
-            for (String line = said.readLine(); line != null; line = said.readLine()) {
+        try (ChildProcess drawing = new ChildProcess(DrawingProcess.class, List.of(), file, first)) {
+            for (String line = drawing.next().orElse(null);
+                    line != null;
+                    line = drawing.next().orElse(null)) {
                 assertThat(line).startsWith("kept ");
                 kept = Integer.parseInt(line.substring("kept ".length()));
                 if (kept == first + strokes) {
-                    process.toHandle().destroyForcibly();
+                    LockSupport.parkNanos(nanos);
+                    drawing.kill();
                 }
             }
+            drawing.awaitEnd();
         }
-        process.waitFor(30, TimeUnit.SECONDS);
         return kept;
     }
 }

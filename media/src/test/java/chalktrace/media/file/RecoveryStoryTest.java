@@ -13,10 +13,13 @@ import java.io.IOException;
 import java.nio.file.FileSystem;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.Executor;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -37,6 +40,11 @@ class RecoveryStoryTest {
     /** Of the many writes of one save so many are looked at. */
     private static final int SAVES_LOOKED_AT = 12;
 
+    private static final int STEPS = 30;
+
+    /** Of so many steps so many keep something new. */
+    private static final int KEEPS = 25;
+
     private final Random random = new Random();
     private ForgetfulDisk disk;
     private ShotFile.Opened opened;
@@ -48,6 +56,30 @@ class RecoveryStoryTest {
     /** What may come back at present: what was kept last, or what is just being kept. */
     private final List<Shot> allowed = new ArrayList<>();
 
+    /** Journals are folded soon, each some steps after that was begun. */
+    private final Deque<Runnable> waiting = new ArrayDeque<>();
+
+    private final Journal.Disk folds = new Journal.Disk() {
+        @Override
+        public Executor beside() {
+            return run -> {
+                waiting.add(run);
+                folded++;
+            };
+        }
+
+        @Override
+        public long large() {
+            return 4_000;
+        }
+
+        @Override
+        public int timesWhatCounts() {
+            return 1;
+        }
+    };
+
+    private int folded;
     private int cuts;
     private int oneOf = 1;
 
@@ -59,7 +91,8 @@ class RecoveryStoryTest {
         for (int i = 0; i < 60; i++) {
             step(i);
         }
-        assertThat(cuts).isGreaterThan(200);
+        assertThat(cuts).isGreaterThan(100);
+        assertThat(folded).isPositive();
     }
 
     @ParameterizedTest
@@ -84,6 +117,12 @@ class RecoveryStoryTest {
             ShotFile.open(file);
         }
         assertThat(refused).isEqualTo(20);
+    }
+
+    private void fold() {
+        while (!waiting.isEmpty()) {
+            waiting.remove().run();
+        }
     }
 
     private void begin(long bytes, boolean hasLinks) throws Exception {
@@ -121,12 +160,15 @@ class RecoveryStoryTest {
     }
 
     private void step(int i) throws Exception {
-        int what = random.nextInt(20);
-        if (what < 15) {
+        int what = random.nextInt(STEPS);
+        if (what > KEEPS || random.nextInt(3) == 0) {
+            fold();
+        }
+        if (what < KEEPS) {
             keep(RandomEdits.next(shot, random, i), false);
-        } else if (what < 16) {
+        } else if (what < KEEPS + 1) {
             keep(saved, true);
-        } else if (what < 18) {
+        } else if (what < KEEPS + 3) {
             save(file);
             begun().saved(shot);
         } else {
@@ -143,7 +185,7 @@ class RecoveryStoryTest {
     /** The journal, or a new one where none could be begun. */
     private Journal begun() throws IOException {
         if (journal == null) {
-            journal = Journal.of(file, saved, disk.getPath(STATE));
+            journal = Journal.of(folds, file, saved, disk.getPath(STATE));
         }
         return journal;
     }

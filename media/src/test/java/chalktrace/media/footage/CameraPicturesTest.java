@@ -2,8 +2,13 @@ package chalktrace.media.footage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.picture.LightPicture;
+import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.YuvMatrix;
+import chalktrace.core.picture.YuvPicture;
 import chalktrace.media.UnreadableException;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -86,6 +91,39 @@ class CameraPicturesTest {
                 assertThat(grey >> shift & 255).isBetween(117, 119);
             }
         }
+    }
+
+    /** Light of 0.18 made four times as strong is 0.72, which is 220 of 255 in sRGB; a sixteenth of it is 0.01125, which is 27. */
+    @ParameterizedTest
+    @CsvSource({"2, 220", "-4, 27"})
+    void linearLightIsBroughtIntoRangeByAnExposure(double stops, int part) throws Exception {
+        Path file = Path.of("src/test/resources/pictures/linear-018.exr").toAbsolutePath();
+        try (Reference picture = References.open(file)) {
+            Picture light = picture.picture(0);
+            assertThat(light.holdsLight()).isTrue();
+            assertThat(light.exposed(stops).argbAt(4, 4) & 255).isCloseTo(part, within(1));
+        }
+    }
+
+    /** Made by FFmpeg, whose pictures of ProRes say nothing of their colours while the container does. */
+    @Test
+    void whatOnlyTheContainerSaysOfTheColoursHolds() throws Exception {
+        Path file = Path.of("src/test/resources/clips/prores-colr.mov").toAbsolutePath();
+        try (Reference clip = References.open(file)) {
+            YuvPicture picture = (YuvPicture) clip.picture(0);
+            // By its size alone, 64x64, it would be BT.601.
+            assertThat(picture.colour().matrix()).isEqualTo(YuvMatrix.BT709);
+        }
+    }
+
+    @Test
+    void lightBeyondWhiteIsNotLost() {
+        float[] bright = {4, 0.5f, Float.POSITIVE_INFINITY, Float.NaN};
+        Picture picture = new LightPicture(new PictureSize(2, 2), bright, bright, bright, null);
+        assertThat(picture.argbAt(0, 0)).isEqualTo(0xFFFFFFFF);
+        assertThat(picture.exposed(-3).argbAt(0, 0)).isEqualTo(picture.argbAt(1, 0));
+        assertThat(picture.exposed(-3).argbAt(0, 1)).isEqualTo(0xFFFFFFFF);
+        assertThat(picture.argbAt(1, 1)).isEqualTo(0xFF000000);
     }
 
     @Test

@@ -11,7 +11,7 @@ import java.nio.file.Path;
 /** A program that draws stroke after stroke, keeps each and says so, and saves now and then, until it is killed. */
 public final class DrawingProcess {
 
-    private static final int STROKES_A_DRAWING = 200;
+    private static final int STROKES_A_DRAWING = 80;
     private static final int SAVES_EVERY = 37;
 
     private DrawingProcess() {}
@@ -26,6 +26,10 @@ public final class DrawingProcess {
                 shot = drawn(shot, i);
                 journal.keep(shot, false);
                 System.out.println("kept " + i);
+                if (System.out.checkError()) {
+                    // Nobody listens any more.
+                    return;
+                }
                 if (i % SAVES_EVERY == 0) {
                     opened.file().save(shot, file);
                     journal.saved(shot);
@@ -35,7 +39,7 @@ public final class DrawingProcess {
     }
 
     private static Shot drawn(Shot shot, int i) {
-        int number = 1 + i / STROKES_A_DRAWING % 5;
+        int number = 1 + i / STROKES_A_DRAWING;
         return shot.withName("" + i).withLevel(Shots.LEVEL, level -> level.with(level.drawing(number)
                         .orElse(Drawing.empty(number))
                         .plus(Shots.line(i % 300, 10, 300 - i % 300, 170)))

@@ -141,6 +141,7 @@ public final class FullShot {
                                 new StillView(7, 5, new Region(0.25, 0, 0.5, 0.125))),
                         Placement.AS_IS.withOpacity(0.4),
                         Footage.Look.AS_IS
+                                .withExposure(1.5)
                                 .withLighten(0.3)
                                 .withTint(0.1)
                                 .withSaturation(0.5)

@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 final class LookRows extends VBox {
 
     private final ValueSlider opacity;
+    private final ValueSlider exposure;
     private final ValueSlider lighten;
     private final ValueSlider saturation;
     private final ValueSlider tint;
@@ -20,6 +21,12 @@ final class LookRows extends VBox {
         FootageControls controls = new FootageControls(session, id);
         opacity = controls.slider(
                 "Opacity", 0, 100, 0, v -> f -> f.withPlacement(f.placement().withOpacity(v / 100)));
+        exposure = controls.slider(
+                "Exposure",
+                Footage.Look.LEAST_EXPOSURE,
+                Footage.Look.MOST_EXPOSURE,
+                1,
+                v -> f -> f.withLook(f.look().withExposure(v)));
         lighten = controls.slider(
                 "Lighten", 0, 100, 0, v -> f -> f.withLook(f.look().withLighten(v / 100)));
         saturation = controls.slider(
@@ -29,11 +36,12 @@ final class LookRows extends VBox {
                 "Deinterlace",
                 "deinterlace footage",
                 (f, on) -> f.withLook(f.look().withOneField(on)));
-        getChildren().addAll(opacity, lighten, saturation, tint, oneField);
+        getChildren().addAll(opacity, exposure, lighten, saturation, tint, oneField);
     }
 
     void show(Footage clip) {
         opacity.show(clip.placement().opacity() * 100);
+        exposure.show(clip.look().exposure());
         lighten.show(clip.look().lighten() * 100);
         saturation.show(clip.look().saturation() * 100);
         tint.show(clip.look().tint() * 100);
