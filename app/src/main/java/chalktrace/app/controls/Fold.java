@@ -4,6 +4,7 @@ import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import java.util.List;
 import java.util.Locale;
+import javafx.beans.property.BooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
@@ -23,6 +24,21 @@ public final class Fold extends VBox {
         title.setSelected(open);
         title.selectedProperty().addListener(changed -> show());
         show();
+    }
+
+    /** Whether it is open. */
+    public BooleanProperty openProperty() {
+        return title.selectedProperty();
+    }
+
+    /** What is in it, put away or not. */
+    public List<Node> parts() {
+        return List.copyOf(content.getChildren());
+    }
+
+    /** Of its kind on its tray. */
+    public String name() {
+        return title.getId();
     }
 
     private void show() {

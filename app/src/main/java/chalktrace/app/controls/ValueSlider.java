@@ -29,7 +29,7 @@ public final class ValueSlider extends HBox {
         this.changed = changed;
         setAlignment(Pos.CENTER_LEFT);
         Label label = new Label(name);
-        label.setMinWidth(72);
+        label.setMinWidth(76);
         label.getStyleClass().add("quiet");
         slider.setMin(lowest);
         slider.setMax(highest);

@@ -69,6 +69,21 @@ public final class Keys {
         }
     }
 
+    /** As if the action's key went down, such as a button on the pen; to be followed by {@link #end}. */
+    public void begin(Action action) {
+        if (conditions.getOrDefault(action, () -> true).getAsBoolean()) {
+            start(action);
+        }
+    }
+
+    /** As if the action's key was let go. */
+    public void end(Action action) {
+        Optional.ofNullable(held.get(action)).ifPresent(property -> property.set(false));
+        if (action.rolls()) {
+            roll.stop();
+        }
+    }
+
     /** Whether {@link #run} does something. */
     public boolean runs(Action action) {
         return actions.containsKey(action);
@@ -159,10 +174,7 @@ public final class Keys {
         spent.remove(code);
         Action action = down.remove(code);
         if (action != null) {
-            Optional.ofNullable(held.get(action)).ifPresent(property -> property.set(false));
-            if (action.rolls()) {
-                roll.stop();
-            }
+            end(action);
         }
     }
 

@@ -26,6 +26,8 @@ public final class Preferences implements AutoCloseable {
     private static final int MOST_RECENT = 8;
     private static final String BENCH_HEIGHT = "bench.height";
     private static final String THUMBNAILS = "thumbnails";
+    private static final String OPEN = "open.";
+    private static final String PEN_BUTTON = "pen.button.";
     private static final String LATENCY = "sound.latency-millis";
 
     private static final long PROXY_LIMIT_AT_FIRST = 20L << 30;
@@ -122,6 +124,24 @@ public final class Preferences implements AutoCloseable {
             values.setProperty(RECENT + i, files.get(i).toString());
         }
         set(RECENT + 0, file.toString());
+    }
+
+    /** Whether a section of a tray is open. @param otherwise at first */
+    public synchronized boolean isOpen(String section, boolean otherwise) {
+        return Boolean.parseBoolean(values.getProperty(OPEN + section, String.valueOf(otherwise)));
+    }
+
+    public void setOpen(String section, boolean open) {
+        set(OPEN + section, String.valueOf(open));
+    }
+
+    /** The name of the action of a button on the pen. @param otherwise at first */
+    public synchronized String penButton(int button, String otherwise) {
+        return values.getProperty(PEN_BUTTON + button, otherwise);
+    }
+
+    public void setPenButton(int button, String action) {
+        set(PEN_BUTTON + button, action);
     }
 
     /** How much later than it is played sound is heard, such as over wireless loudspeakers; 0 at first. */

@@ -1,6 +1,7 @@
 package chalktrace.app.tray;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Fold;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
@@ -89,6 +90,23 @@ public final class Tray extends VBox {
                 .flatMap(rows -> rows.make().get().stream())
                 .toList();
         out.getChildren().addAll(0, first);
+        remember(step, out);
         return out;
+    }
+
+    /** Sections that were opened are open the next time. */
+    private void remember(Step step, Node node) {
+        List<Node> parts = List.of();
+        if (node instanceof Fold fold) {
+            String key = step.name().toLowerCase(Locale.ROOT) + "." + fold.name();
+            fold.openProperty()
+                    .set(session.preferences().isOpen(key, fold.openProperty().get()));
+            fold.openProperty().addListener((property, before, open) -> session.preferences()
+                    .setOpen(key, open));
+            parts = fold.parts();
+        } else if (node instanceof Pane pane) {
+            parts = List.copyOf(pane.getChildren());
+        }
+        parts.forEach(part -> remember(step, part));
     }
 }

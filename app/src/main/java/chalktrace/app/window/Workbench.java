@@ -13,6 +13,7 @@ import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Notices.Notice;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.Keys;
+import chalktrace.app.keys.PenButtons;
 import chalktrace.app.ledge.Ledge;
 import chalktrace.app.notes.NotesFeature;
 import chalktrace.app.ruler.RulerFeature;
@@ -155,8 +156,11 @@ public final class Workbench {
                 this::screen,
                 place -> board.shotAt(place.getX(), place.getY()),
                 session.pen().keepsShapeProperty()::get);
+        PenButtons buttons = new PenButtons(keys, session.preferences());
         session.pen().statusProperty().bind(tablet.statusProperty());
         board.penNearProperty().bind(tablet.nearProperty());
+        tablet.latestProperty()
+                .addListener((property, before, now) -> buttons.take(now.lowerButton(), now.upperButton()));
         tablet.latestProperty().addListener((property, before, now) -> session.pen()
                 .wordsProperty()
                 .set(String.format(

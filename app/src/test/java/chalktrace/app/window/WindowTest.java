@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.app.tray.Tray;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.edit.speech.SpeechEdits;
@@ -391,6 +392,54 @@ class WindowTest {
             double room = window.onFx(() -> scroll.getViewportBounds().getWidth());
             assertThat(content).as("" + step).isLessThanOrEqualTo(room);
             assertThat(window.onFx(() -> cutWords(scroll))).as("" + step).isEmpty();
+        }
+    }
+
+    @Test
+    void whatIsUsedWhileDrawingNeedsNoScrollingWithEightLevels(FxRobot robot) throws Exception {
+        window.open(DemoShot.copyTo(folder.resolve("eight"), true));
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.TRACE);
+            while (window.session.shot().levels().size() < 8) {
+                String id = window.session.shot().newId("level");
+                window.session.document().apply(LevelEdits.add(id, "one more " + id, "level-1"));
+            }
+        });
+        window.awaitSettled();
+        ScrollPane scroll = robot.lookup(".tray > .scroll-pane").queryAs(ScrollPane.class);
+        double end =
+                window.onFx(() -> scroll.localToScene(scroll.getBoundsInLocal()).getMaxY());
+        for (String id : List.of("#onion-before-number", "#underlay-opacity", ".sheet-row")) {
+            assertThat(robot.lookup(id).queryAll()).as(id).isNotEmpty();
+            for (Node node : robot.lookup(id).queryAll()) {
+                double bottom = window.onFx(
+                        () -> node.localToScene(node.getBoundsInLocal()).getMaxY());
+                assertThat(bottom).as(id).isLessThanOrEqualTo(end);
+            }
+        }
+    }
+
+    private static Node contentOf(Tray tray) {
+        return tray.getChildren().stream()
+                .filter(ScrollPane.class::isInstance)
+                .map(scroll -> ((ScrollPane) scroll).getContent())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aSectionThatWasOpenedIsOpenTheNextTime(FxRobot robot) {
+        for (boolean wanted : new boolean[] {true, false}) {
+            robot.interact(() -> window.session.view().stepProperty().set(View.Step.TRACE));
+            robot.interact(() ->
+                    robot.lookup("#fold-timing").queryAs(ToggleButton.class).setSelected(wanted));
+            assertThat(window.session.preferences().isOpen("trace.fold-timing", !wanted))
+                    .isEqualTo(wanted);
+            robot.interact(() -> {
+                Tray anew = new Tray(window.session, window.files, List.of(), List.of(), () -> {}, () -> {});
+                assertThat(((ToggleButton) contentOf(anew).lookup("#fold-timing")).isSelected())
+                        .isEqualTo(wanted);
+            });
         }
     }
 }

@@ -1,24 +1,30 @@
 package chalktrace.app.tray.trace;
 
 import chalktrace.app.controls.Buttons;
-import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.shot.Level;
+import java.util.Locale;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
+import javafx.scene.layout.StackPane;
 
-/** One level of the stack: its name, whether it is shown and locked, how strong it is. */
-final class LevelSheet extends VBox {
+/** One level of the stack in one line: its name, how strong it is, whether it is shown and locked. */
+final class LevelSheet extends HBox {
+
+    private static final double DIAL_WIDTH = 52;
 
     private final Session session;
     private final String id;
@@ -26,7 +32,8 @@ final class LevelSheet extends VBox {
     private final Button eye;
     private final Button lock;
     private final ToggleButton alone = Buttons.toggle(Icons.ALONE, "show this level alone");
-    private final ValueSlider opacity;
+    private final Slider opacity = new Slider(0, 100, 100);
+    private final Label faded = Rows.quiet("");
 
     LevelSheet(Session session, String id) {
         super(2);
@@ -65,15 +72,36 @@ final class LevelSheet extends VBox {
         setOnMousePressed(event -> session.selection().levelProperty().set(id));
         alone.setOnAction(event -> session.view().aloneProperty().set(alone.isSelected() ? id : null));
         session.view().aloneProperty().addListener((property, before, now) -> alone.setSelected(id.equals(now)));
-        HBox head = new HBox(2, name, alone, eye, lock);
-        head.setAlignment(Pos.CENTER_LEFT);
-        opacity = new ValueSlider("Opacity", 0, 100, 0, value -> {
-                    session.document().preview(null);
-                    change("fade a level", l -> l.withOpacity(value / 100));
-                })
-                .previewing(value -> session.document()
-                        .preview(LevelEdits.change("fade a level", id, l -> l.withOpacity(value / 100))));
-        getChildren().addAll(head, opacity);
+        getChildren().addAll(name, strength(), alone, eye, lock);
+    }
+
+    /** How strong the level is: a number where it is faded, and a dial while the pointer is over the row. */
+    private StackPane strength() {
+        opacity.getStyleClass().add("row-dial");
+        opacity.setAccessibleText("Opacity");
+        opacity.setTooltip(new Tooltip("Opacity of this level"));
+        opacity.setFocusTraversable(false);
+        opacity.visibleProperty().bind(hoverProperty().or(opacity.pressedProperty()));
+        faded.visibleProperty()
+                .bind(opacity.visibleProperty()
+                        .not()
+                        .and(opacity.valueProperty().lessThan(99.5)));
+        faded.textProperty().bind(opacity.valueProperty().asString(Locale.ROOT, "%.0f %%"));
+        opacity.valueProperty().addListener((property, before, now) -> {
+            if (opacity.isPressed()) {
+                session.document()
+                        .preview(LevelEdits.change("fade a level", id, l -> l.withOpacity(now.doubleValue() / 100)));
+            }
+        });
+        opacity.setOnMouseReleased(event -> {
+            session.document().preview(null);
+            change("fade a level", l -> l.withOpacity(opacity.getValue() / 100));
+        });
+        StackPane both = new StackPane(faded, opacity);
+        both.setMinWidth(DIAL_WIDTH);
+        both.setPrefWidth(DIAL_WIDTH);
+        StackPane.setAlignment(faded, Pos.CENTER_RIGHT);
+        return both;
     }
 
     void show(Level level) {
@@ -82,7 +110,9 @@ final class LevelSheet extends VBox {
         }
         eye.setGraphic(Theme.icon(level.visible() ? Icons.SHOWN : Icons.HIDDEN));
         lock.setGraphic(Theme.icon(level.locked() ? Icons.LOCKED : Icons.UNLOCKED));
-        opacity.show(level.opacity() * 100);
+        if (!opacity.isPressed()) {
+            opacity.setValue(level.opacity() * 100);
+        }
         getStyleClass().removeAll("current", "grouped");
         if (session.shot().groupOf(id).isPresent()) {
             getStyleClass().add("grouped");

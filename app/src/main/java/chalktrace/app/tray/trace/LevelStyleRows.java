@@ -3,6 +3,7 @@ package chalktrace.app.tray.trace;
 import chalktrace.app.controls.Colors;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
+import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.GroupEdits;
@@ -36,6 +37,7 @@ final class LevelStyleRows extends VBox {
     private final CheckBox clipped = new CheckBox("Inside level below");
     private final CheckBox held = new CheckBox("One drawing over the whole shot");
     private final MenuButton group = new MenuButton();
+    private final ValueSlider opacity;
     private boolean showing;
 
     LevelStyleRows(Session session) {
@@ -68,12 +70,18 @@ final class LevelStyleRows extends VBox {
         tints.setAlignment(Pos.CENTER_LEFT);
         HBox groups = new HBox(8, Rows.quiet("In group"), group);
         groups.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(kinds, groups, tints, multiply, clipped, held);
+        opacity = new ValueSlider("Opacity", 0, 100, 0, value -> {
+                    session.document().preview(null);
+                    session.document().apply(faded(value));
+                })
+                .previewing(value -> session.document().preview(faded(value)));
+        getChildren().addAll(opacity, kinds, groups, tints, multiply, clipped, held);
     }
 
     void show(Optional<Level> level) {
         showing = true;
         setDisable(level.isEmpty());
+        level.ifPresent(one -> opacity.show(one.opacity() * 100));
         level.map(Level::style).ifPresent(style -> {
             role.setValue(style.role());
             tinted.setSelected(style.tint().isPresent());
@@ -86,6 +94,11 @@ final class LevelStyleRows extends VBox {
                 .map(LevelGroup::name)
                 .orElse("none"));
         showing = false;
+    }
+
+    private Edit faded(double percent) {
+        return LevelEdits.change(
+                "fade a level", String.valueOf(session.selection().level()), level -> level.withOpacity(percent / 100));
     }
 
     private void listGroups() {

@@ -88,15 +88,15 @@ final class OnionRows extends VBox {
                 .addAll(
                         on,
                         row(Rows.quiet("Before"), before, Rows.quiet("after"), after),
-                        row(Rows.quiet("Counting"), step),
-                        strength,
                         new Fold(
                                 "Appearance",
                                 false,
                                 Rows.hint(
                                         "Earlier ones are solid, later ones broken lines. Their colours are made darker"
                                                 + " or lighter where the paper would swallow them."),
+                                row(Rows.quiet("Counting"), step),
                                 all,
+                                strength,
                                 falloff,
                                 mix,
                                 row(Rows.quiet("Earlier"), earlier, Rows.quiet("later"), later),

@@ -21,7 +21,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** The levels as a stack of sheets with the front one on top, the chalk in hand, and the onion skin. */
+/** The levels as a stack of sheets with the front one on top, then what the tool in hand offers, what is used while drawing, and the rest folded. */
 public final class TraceTray extends VBox {
 
     private final Session session;
@@ -50,15 +50,17 @@ public final class TraceTray extends VBox {
                 .addAll(
                         levelsHead,
                         sheets,
+                        new PickRows(session),
+                        new FillRows(session),
+                        new GuideRows(session),
+                        new OnionRows(session),
+                        new UnderlayRow(session),
+                        Rows.section("Current chalk"),
+                        chalk,
                         new Fold("The current level", false, style),
                         new Fold("Timing", false, new TimingRows(session)),
                         new Fold("Cycles", false, new CycleRows(session)),
                         new Fold("In-betweens", false, new BetweenRows(session)),
-                        new PickRows(session),
-                        new FillRows(session),
-                        new GuideRows(session),
-                        Rows.section("Current chalk"),
-                        chalk,
                         new Fold("The pen", false, new PenRows(session)),
                         new Fold(
                                 "Import and export drawing",
@@ -75,9 +77,7 @@ public final class TraceTray extends VBox {
                                                 "Save as SVG\u2026",
                                                 "the selection, or else the drawing at the gate",
                                                 () -> files.saveDrawing("drawing.svg")
-                                                        .ifPresent(session.drawingExchange()::save)))),
-                        Rows.section("Onion skin"),
-                        new OnionRows(session));
+                                                        .ifPresent(session.drawingExchange()::save)))));
         Refresh.on(
                 this,
                 this::show,

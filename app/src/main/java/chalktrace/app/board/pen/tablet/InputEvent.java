@@ -23,6 +23,8 @@ record InputEvent(double seconds, int type, int code, int value) {
     static final int BTN_TOOL_PEN = 0x140;
     static final int BTN_TOOL_RUBBER = 0x141;
     static final int BTN_TOUCH = 0x14a;
+    static final int BTN_STYLUS = 0x14b;
+    static final int BTN_STYLUS2 = 0x14c;
 
     static final int ABS_X = 0x00;
     static final int ABS_Y = 0x01;

@@ -11,6 +11,8 @@ package chalktrace.app.board.pen.tablet;
  * @param near whether the pen is over the tablet at all
  * @param touching whether it touches
  * @param eraser whether it is the pen's other end
+ * @param lowerButton whether the button on the pen that is nearer to its tip is down
+ * @param upperButton whether the other one is
  * @param seconds by the kernel's clock
  */
 public record TabletReading(
@@ -22,4 +24,6 @@ public record TabletReading(
         boolean near,
         boolean touching,
         boolean eraser,
+        boolean lowerButton,
+        boolean upperButton,
         double seconds) {}

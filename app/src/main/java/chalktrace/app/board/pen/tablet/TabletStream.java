@@ -20,6 +20,8 @@ final class TabletStream {
     private boolean pen;
     private boolean rubber;
     private boolean touching;
+    private boolean lower;
+    private boolean upper;
     private boolean dropped;
 
     /** @param ranges of the axes, by their codes */
@@ -42,6 +44,8 @@ final class TabletStream {
                 touching = false;
                 pen = false;
                 rubber = false;
+                lower = false;
+                upper = false;
             }
             return Optional.of(reading(event.seconds()));
         }
@@ -58,8 +62,10 @@ final class TabletStream {
                 case InputEvent.BTN_TOOL_PEN -> pen = down;
                 case InputEvent.BTN_TOOL_RUBBER -> rubber = down;
                 case InputEvent.BTN_TOUCH -> touching = down;
+                case InputEvent.BTN_STYLUS -> lower = down;
+                case InputEvent.BTN_STYLUS2 -> upper = down;
                 default -> {
-                    // Buttons on the pen are the system's.
+                    // Buttons on the tablet are the system's.
                 }
             }
         } else if (event.type() == InputEvent.EV_ABS) {
@@ -86,6 +92,8 @@ final class TabletStream {
                 pen || rubber,
                 touching,
                 rubber,
+                lower,
+                upper,
                 seconds);
     }
 
