@@ -103,8 +103,7 @@ final class ChalkRows extends VBox {
                 curve -> change(chalk().withLine(chalk().line().withAnswer(curve))));
         HBox kinds = new HBox(6, tip, role);
         ValueSlider steady = new ValueSlider(
-                "Smoothing %",
-                0, 100, 0, v -> session.view().steadinessProperty().set(v / 100));
+                "Smoothing", 0, 100, 0, v -> session.view().steadinessProperty().set(v / 100));
         steady.show(session.view().steadinessProperty().get() * 100);
         giveAll.setFocusTraversable(false);
         giveAll.setId("give-all");
