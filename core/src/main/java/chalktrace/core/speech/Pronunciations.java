@@ -2,8 +2,6 @@ package chalktrace.core.speech;
 
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Speech;
-import com.sun.speech.freetts.en.us.CMULexicon;
-import com.sun.speech.freetts.lexicon.LetterToSoundImpl;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -42,7 +40,7 @@ public final class Pronunciations {
 
     private static final class Shipped {
         static final Map<String, String> WORDS = load();
-        static final LetterToSoundImpl RULES = rules();
+        static final LetterToSound RULES = rules();
     }
 
     private final Map<String, List<String>> typed = new HashMap<>();
@@ -139,13 +137,11 @@ public final class Pronunciations {
                     "\"" + word.substring(0, 20) + "...\" is too long for a word. Put spaces where it is several.");
         }
         List<String> out = new ArrayList<>();
-        synchronized (Shipped.RULES) {
-            for (String phone : Shipped.RULES.getPhones(letters, null)) {
-                String symbol = phone.replaceAll("[0-9]", "").toUpperCase(Locale.ROOT);
-                symbol = symbol.equals("AX") ? "AH" : symbol;
-                if (Phone.SYMBOLS.contains(symbol)) {
-                    out.add(symbol);
-                }
+        for (String phone : Shipped.RULES.phonesOf(letters)) {
+            String symbol = phone.replaceAll("[0-9]", "").toUpperCase(Locale.ROOT);
+            symbol = symbol.equals("AX") ? "AH" : symbol;
+            if (Phone.SYMBOLS.contains(symbol)) {
+                out.add(symbol);
             }
         }
         return out.isEmpty() ? SpelledPhones.symbols(letters) : out;
@@ -168,9 +164,9 @@ public final class Pronunciations {
         return out;
     }
 
-    private static LetterToSoundImpl rules() {
-        try {
-            return new LetterToSoundImpl(CMULexicon.class.getResource("cmulex_lts.bin"), true);
+    private static LetterToSound rules() {
+        try (InputStream packed = Pronunciations.class.getResourceAsStream("letter-to-sound.txt.gz")) {
+            return LetterToSound.read(packed);
         } catch (IOException e) {
             throw new UncheckedIOException("the letter-to-sound rules that ship with the program can't be read", e);
         }
