@@ -47,6 +47,11 @@ public final class BenchScale {
         return frame(x, width) / rate().framesPerSecond();
     }
 
+    /** The same on all frames at one zoom, to the last bit. */
+    double secondsPerPixel() {
+        return 1 / (pixelsPerFrame() * rate().framesPerSecond());
+    }
+
     private FrameRate rate() {
         return session.document().shown().setup().rate();
     }

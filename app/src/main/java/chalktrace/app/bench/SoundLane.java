@@ -10,19 +10,17 @@ import javafx.beans.WeakInvalidationListener;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
+import javafx.scene.paint.Color;
 
 /** The waveform of one sound. It is moved at its card, not here: a sound that slips unseen is worse than one more step. */
 final class SoundLane extends Lane {
-
-    /** A sound fainter than this is drawn as faint as it is. */
-    private static final double FAINTEST = 0.02;
-
     private static final double LOW = 22;
     private static final double TALL = 64;
 
     private final String sound;
     private final Spectrograms spectrograms;
     private final InvalidationListener height;
+    private final WaveStrips strips = new WaveStrips();
 
     SoundLane(String sound, String name, Session session, BenchScale scale, Spectrograms spectrograms) {
         super(name, LOW, session, scale);
@@ -109,20 +107,19 @@ final class SoundLane extends Lane {
         if (peaks == null) {
             return;
         }
-        g.setFill(clip.muted() ? tones().line() : tones().quiet());
-        double middle = height / 2;
-        // Each waveform fills its lane: it is read for when a sound comes, not for how loud it is.
-        double gain = 1 / Math.max(FAINTEST, peaks.loudest());
-        for (int x = 0; x < width; x++) {
-            double from = scale().seconds(x, width) - clip.startSeconds();
-            double to = scale().seconds(x + 1, width) - clip.startSeconds();
-            if (to > clip.trim().headSeconds()
-                    && from < peaks.sound().seconds() - clip.trim().tailSeconds()) {
-                Peaks.Range range = peaks.between(from, to);
-                double top = Math.max(0, middle - middle * Math.min(1, range.high() * gain));
-                double bottom = Math.min(height, middle - middle * Math.max(-1, range.low() * gain));
-                g.fillRect(x, top, 1, Math.max(1, bottom - top));
-            }
-        }
+        Color color = clip.muted() ? tones().line() : tones().quiet();
+        strips.paint(
+                g,
+                new WaveStrips.Look(
+                        peaks, clip.trim(), scale().secondsPerPixel(), (int) Math.ceil(height), color, fine()),
+                scale().seconds(0, width) - clip.startSeconds(),
+                width);
+    }
+
+    /** How many pixels of the screen a pixel of the lane has, at most. */
+    private int fine() {
+        return getScene() == null || getScene().getWindow() == null
+                ? 1
+                : (int) Math.ceil(getScene().getWindow().getOutputScaleX());
     }
 }

@@ -69,12 +69,18 @@ public final class FrameComposer {
     private static void dimOutside(Surface surface, PixelTile tile, int beside) {
         for (int y = 0; y < tile.height(); y++) {
             int[] inside = surface.columnsOfPicture(tile.y() + y);
-            for (int x = 0; x < tile.width(); x++) {
-                int at = tile.index(tile.x() + x, tile.y() + y);
-                int word = tile.pixels()[at];
-                if (word != beside && (tile.x() + x < inside[0] || tile.x() + x >= inside[1])) {
-                    tile.pixels()[at] = Blend.mix(word, beside, DIMMED);
-                }
+            int end = tile.x() + tile.width();
+            dim(tile, y, tile.x(), Math.min(end, inside[0]), beside);
+            dim(tile, y, Math.max(tile.x(), inside[1]), end, beside);
+        }
+    }
+
+    private static void dim(PixelTile tile, int y, int from, int to, int beside) {
+        int[] pixels = tile.pixels();
+        int at = tile.index(tile.x(), tile.y() + y) - tile.x();
+        for (int x = from; x < to; x++) {
+            if (pixels[at + x] != beside) {
+                pixels[at + x] = Blend.mix(pixels[at + x], beside, DIMMED);
             }
         }
     }
