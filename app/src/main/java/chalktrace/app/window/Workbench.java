@@ -35,6 +35,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.IntConsumer;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
@@ -128,8 +129,18 @@ public final class Workbench {
     /** Shows the window. */
     public void show() {
         stage.show();
+        Platform.runLater(this::insistOnSize);
         board.requestFocus();
         session.openSoundDevice();
+    }
+
+    /** With some window managers a window opens far smaller than it asked for. */
+    private void insistOnSize() {
+        if (stage.getWidth() < WIDTH / 2 || stage.getHeight() < HEIGHT / 2) {
+            stage.setWidth(WIDTH);
+            stage.setHeight(HEIGHT);
+            stage.centerOnScreen();
+        }
     }
 
     /** Opens a shot. */
@@ -159,8 +170,12 @@ public final class Workbench {
         PenButtons buttons = new PenButtons(keys, session.preferences());
         session.pen().statusProperty().bind(tablet.statusProperty());
         board.penNearProperty().bind(tablet.nearProperty());
-        tablet.latestProperty()
-                .addListener((property, before, now) -> buttons.take(now.lowerButton(), now.upperButton()));
+        tablet.latestProperty().addListener((property, before, now) -> {
+            // Pressed over another window or under a question, they mean nothing here.
+            boolean meant =
+                    stage.isFocused() && !session.view().askingProperty().get();
+            buttons.take(meant && now.lowerButton(), meant && now.upperButton());
+        });
         tablet.latestProperty().addListener((property, before, now) -> session.pen()
                 .wordsProperty()
                 .set(String.format(

@@ -13,10 +13,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
+import java.util.concurrent.Callable;
 import java.util.concurrent.locks.LockSupport;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -50,22 +49,14 @@ class KilledWindowTest {
     void whatWasDrawnASecondBeforeAnyKillIsThere() throws Exception {
         long seed = System.nanoTime();
         System.out.println("kills of the window, seed " + seed);
-        ExecutorService threads = Executors.newFixedThreadPool(AT_A_TIME);
-        try {
-            List<Future<?>> kills = new ArrayList<>();
-            for (int kill = 0; kill < KILLS; kill++) {
-                int number = kill;
-                kills.add(threads.submit(() -> {
-                    kill(number, new Random(seed + number));
-                    return null;
-                }));
-            }
-            for (Future<?> kill : kills) {
-                kill.get();
-            }
-        } finally {
-            threads.shutdownNow();
-        }
+        ChildProcess.some(
+                AT_A_TIME,
+                IntStream.range(0, KILLS)
+                        .<Callable<Void>>mapToObj(number -> () -> {
+                            kill(number, new Random(seed + number));
+                            return null;
+                        })
+                        .toList());
     }
 
     private Path shot(String name) throws Exception {
@@ -86,7 +77,7 @@ class KilledWindowTest {
         try (ChildProcess window = window(file)) {
             assertThat(window.next()).contains("open");
             window.tell("draw");
-            int last = 5 + random.nextInt(80);
+            int last = 5 + random.nextInt(40);
             for (String line = window.next().orElse(null);
                     line != null;
                     line = window.next().orElse(null)) {

@@ -6,6 +6,7 @@ import chalktrace.core.time.FrameRate;
 import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
+import chalktrace.media.WrittenFile;
 import java.io.BufferedOutputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

@@ -7,6 +7,7 @@ import chalktrace.core.time.FrameRate;
 import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
+import chalktrace.media.WrittenFile;
 import chalktrace.media.codec.MovieEncoder;
 import java.io.IOException;
 import java.nio.file.Path;

@@ -4,6 +4,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
+import chalktrace.media.WrittenFile;
 import java.io.IOException;
 import java.nio.file.DirectoryNotEmptyException;
 import java.nio.file.Files;

@@ -8,11 +8,11 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
+import chalktrace.media.WrittenFile;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
@@ -45,22 +45,11 @@ public final class DrawingFiles {
      */
     public static void write(Path file, DrawingPiece piece, Shot shot) throws UnwritableException {
         Path target = file.toAbsolutePath();
-        Path temporary = target.resolveSibling(target.getFileName() + ".part");
-        try {
-            Files.write(temporary, svg(piece, shot));
-            Files.move(temporary, target, StandardCopyOption.REPLACE_EXISTING);
+        try (WrittenFile written = new WrittenFile(target)) {
+            Files.write(written.path(), svg(piece, shot));
+            written.done();
         } catch (IOException e) {
             throw UnwritableException.of(target, "saved", "Nothing was changed.", e);
-        } finally {
-            discard(temporary);
-        }
-    }
-
-    private static void discard(Path temporary) {
-        try {
-            Files.deleteIfExists(temporary);
-        } catch (IOException e) {
-            // It stays beside the drawing, which is whole.
         }
     }
 

@@ -4,10 +4,13 @@ import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.ShotMix;
 import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
+import chalktrace.media.WrittenFile;
 import chalktrace.media.codec.SoundDecoder;
+import java.io.BufferedOutputStream;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
@@ -53,7 +56,16 @@ public final class SoundFiles {
             }
         }
         try (AudioInputStream stream = new AudioInputStream(new ByteArrayInputStream(bytes), format, sound.length())) {
-            AudioSystem.write(stream, AudioFileFormat.Type.WAVE, file.toFile());
+            write(stream, file);
+        }
+    }
+
+    private static void write(AudioInputStream stream, Path file) throws IOException {
+        try (WrittenFile written = new WrittenFile(file)) {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(written.path()))) {
+                AudioSystem.write(stream, AudioFileFormat.Type.WAVE, out);
+            }
+            written.done();
         }
     }
 
@@ -62,15 +74,12 @@ public final class SoundFiles {
      *
      * @param count of moments
      * @param progress is told how many are done, and says whether to go on
-     * @throws CancellationException when it does not go on; no file is left then
+     * @throws CancellationException when it does not go on; what was there before is as it was
      */
     public static void writeWav(ShotMix mix, long count, Path file, Progress progress) throws IOException {
         AudioFormat format = new AudioFormat(ShotMix.SAMPLE_RATE, 16, ShotMix.CHANNELS, true, false);
         try (AudioInputStream stream = new AudioInputStream(new MixBytes(mix, count, progress), format, count)) {
-            AudioSystem.write(stream, AudioFileFormat.Type.WAVE, file.toFile());
-        } catch (CancellationException e) {
-            Files.deleteIfExists(file);
-            throw e;
+            write(stream, file);
         }
     }
 

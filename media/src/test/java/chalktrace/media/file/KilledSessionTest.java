@@ -9,9 +9,7 @@ import chalktrace.media.testing.DrawingProcess;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
+import java.util.concurrent.Callable;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -38,27 +36,21 @@ class KilledSessionTest {
     void whatWasKeptSurvivesAnyKill() throws Exception {
         long seed = System.nanoTime();
         System.out.println("kills of seed " + seed);
-        ExecutorService threads = Executors.newFixedThreadPool(AT_A_TIME);
-        try {
-            List<Future<?>> shots = IntStream.range(0, KILLS / KILLS_A_SHOT)
-                    .<Future<?>>mapToObj(shot -> threads.submit(() -> {
-                        killAgainAndAgain(folder.resolve(shot + ".chalk"), new Random(seed + shot));
-                        return null;
-                    }))
-                    .toList();
-            for (Future<?> shot : shots) {
-                shot.get();
-            }
-        } finally {
-            threads.shutdownNow();
-        }
+        ChildProcess.some(
+                AT_A_TIME,
+                IntStream.range(0, KILLS / KILLS_A_SHOT)
+                        .<Callable<Void>>mapToObj(shot -> () -> {
+                            killAgainAndAgain(folder.resolve(shot + ".chalk"), new Random(seed + shot));
+                            return null;
+                        })
+                        .toList());
     }
 
     private void killAgainAndAgain(Path file, Random random) throws Exception {
         ShotFile.fresh().save(Shots.empty().withName("0"), file);
         int reached = 0;
         for (int kill = 0; kill < KILLS_A_SHOT; kill++) {
-            int kept = drawUntilKilled(file, reached + 1, 1 + random.nextInt(60), random.nextInt(MOST_NANOS));
+            int kept = drawUntilKilled(file, reached + 1, 1 + random.nextInt(24), random.nextInt(MOST_NANOS));
             Shot found = recovered(file);
             reached = Integer.parseInt(found.name());
             assertThat(reached).as("stroke after kill " + kill).isGreaterThanOrEqualTo(kept);

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.core.sound.PcmBuffer;
+import chalktrace.core.sound.ShotMix;
+import chalktrace.core.testing.Shots;
+import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
 import java.io.ByteArrayInputStream;
 import java.io.OutputStream;
@@ -14,7 +17,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.CancellationException;
 import javax.sound.sampled.AudioFileFormat;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioInputStream;
@@ -191,5 +196,19 @@ class SoundFilesTest {
         assertThatThrownBy(() -> SoundFiles.read(file))
                 .isInstanceOf(UnreadableException.class)
                 .hasMessageContaining("bare.wav");
+    }
+
+    @Test
+    void aMixThatIsCancelledLeavesTheEarlierOne() throws Exception {
+        Path file = folder.resolve("mix.wav");
+        byte[] earlier = {1, 2, 3};
+        Files.write(file, earlier);
+        ShotMix mix = ShotMix.of(Shots.empty(), clip -> Optional.empty());
+        assertThatThrownBy(() -> SoundFiles.writeWav(mix, 48_000 * 60, file, (done, total) -> false))
+                .isInstanceOf(CancellationException.class);
+        assertThat(file).hasBinaryContent(earlier);
+        assertThat(folder).isDirectoryNotContaining("glob:**/*.writing");
+        SoundFiles.writeWav(mix, 4800, file, Progress.NONE);
+        assertThat(SoundFiles.read(file).length()).isEqualTo(4800);
     }
 }

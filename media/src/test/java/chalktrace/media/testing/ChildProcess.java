@@ -9,6 +9,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 
 /** A program of the tests in a process of its own, with the class path of this one, that can be killed. */
@@ -35,6 +39,18 @@ public final class ChildProcess implements AutoCloseable {
                 .start();
         said = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
         told = new PrintWriter(process.getOutputStream(), true, StandardCharsets.UTF_8);
+    }
+
+    /** Does works, some of them at the same time. @throws Exception of the first that failed, once all have ended */
+    public static void some(int atATime, List<Callable<Void>> works) throws Exception {
+        ExecutorService threads = Executors.newFixedThreadPool(atATime);
+        try {
+            for (Future<Void> work : threads.invokeAll(works)) {
+                work.get();
+            }
+        } finally {
+            threads.shutdownNow();
+        }
     }
 
     /** The next line that it says; empty once it has ended. */

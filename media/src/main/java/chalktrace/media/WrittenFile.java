@@ -1,4 +1,4 @@
-package chalktrace.media.export;
+package chalktrace.media;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -6,26 +6,26 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 
 /** A file that is written beside its place and comes into it whole, or not at all. */
-final class WrittenFile implements AutoCloseable {
+public final class WrittenFile implements AutoCloseable {
 
     /** What is said of a target that could not be written. */
-    static final String KEPT = "Nothing was left half written.";
+    public static final String KEPT = "Nothing was left half written.";
 
     private final Path target;
     private final Path temporary;
 
-    WrittenFile(Path target) {
+    public WrittenFile(Path target) {
         this.target = target;
         this.temporary = target.resolveSibling("." + target.getFileName() + ".writing");
     }
 
     /** Where to write. */
-    Path path() {
+    public Path path() {
         return temporary;
     }
 
     /** It is whole. */
-    void done() throws IOException {
+    public void done() throws IOException {
         Files.move(temporary, target, StandardCopyOption.REPLACE_EXISTING);
     }
 
