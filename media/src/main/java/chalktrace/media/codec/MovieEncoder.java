@@ -199,7 +199,7 @@ public final class MovieEncoder implements AutoCloseable {
         set(context, "dstw", size.width());
         set(context, "dsth", size.height());
         set(context, "dst_format", avutil.AV_PIX_FMT_YUV420P);
-        set(context, "sws_flags", swscale.SWS_BILINEAR);
+        set(context, "sws_flags", swscale.SWS_BILINEAR | swscale.SWS_FULL_CHR_H_INP | swscale.SWS_ACCURATE_RND);
         // Where a player looks for it when a movie of H.264 says nothing, and also says.
         set(context, "dst_h_chr_pos", 0);
         set(context, "dst_v_chr_pos", 128);

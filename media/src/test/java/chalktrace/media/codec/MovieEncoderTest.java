@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class MovieEncoderTest {
 
@@ -58,6 +59,38 @@ class MovieEncoderTest {
                     assertThat(word >> shift & 255).isCloseTo(colours[n] >> shift & 255, within(6));
                 }
             }
+        }
+    }
+
+    /** ITU-T H.264, E.2.1: chroma lies on the left where nothing else is said. Put in the middle it would come back half a pixel off. */
+    @ParameterizedTest
+    @ValueSource(ints = {160, 161})
+    void edgesOfColourAloneStayWhereTheyAre(int edge) throws Exception {
+        PictureSize size = new PictureSize(320, 180);
+        Path file = folder.resolve("edges.mp4");
+        int[] words = new int[size.width() * size.height()];
+        for (int i = 0; i < words.length; i++) {
+            words[i] = i % size.width() < edge ? 0xFFC83C3C : 0xFF3C3CC8;
+        }
+        try (MovieEncoder encoder = new MovieEncoder(file, size, FrameRate.FILM, false)) {
+            for (int n = 0; n < 12; n++) {
+                encoder.add(words, null);
+            }
+            encoder.finish();
+        }
+        try (VideoClip clip = VideoClip.open(file)) {
+            int[] seen = clip.picture(11).toArgb();
+            double[] redness = new double[size.width()];
+            for (int x = 0; x < size.width(); x++) {
+                int word = seen[90 * size.width() + x];
+                redness[x] = (word >> 16 & 255) - (word & 255);
+            }
+            double left = Arrays.stream(redness, 100, 140).average().orElseThrow();
+            double right = Arrays.stream(redness, 180, 220).average().orElseThrow();
+            double red = Arrays.stream(redness, 150, 170)
+                    .map(one -> (one - right) / (left - right))
+                    .sum();
+            assertThat(150 + red).as("where red ends").isCloseTo(edge, within(0.2));
         }
     }
 
