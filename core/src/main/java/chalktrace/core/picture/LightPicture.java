@@ -41,9 +41,7 @@ public final class LightPicture extends Picture {
     private static byte[] shown() {
         byte[] table = new byte[65536];
         for (int i = 0; i < table.length; i++) {
-            double light = i / 65535.0;
-            double part = light <= 0.0031308 ? 12.92 * light : 1.055 * Math.pow(light, 1 / 2.4) - 0.055;
-            table[i] = (byte) Math.round(255 * part);
+            table[i] = (byte) Math.round(255 * Srgb.part(i / 65535.0));
         }
         return table;
     }

@@ -44,7 +44,6 @@ public record Rgb(int red, int green, int blue) {
     }
 
     private static double linear(int part) {
-        double c = part / 255.0;
-        return c <= 0.04045 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4);
+        return Srgb.light(part / 255.0);
     }
 }

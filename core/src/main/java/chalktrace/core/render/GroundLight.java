@@ -1,5 +1,7 @@
 package chalktrace.core.render;
 
+import chalktrace.core.picture.Srgb;
+
 /**
  * How light what a tile holds is, cell by cell: the roots of mean luminances (WCAG 2.2), 0 to 255. Cells lie on the surface and not on the
  * tile, so that lines don't change where tiles meet.
@@ -21,7 +23,7 @@ final class GroundLight {
 
     static {
         for (int i = 0; i < 256; i++) {
-            LINEAR[i] = (float) linear(i / 255.0);
+            LINEAR[i] = (float) Srgb.light(i / 255.0);
         }
         for (int i = 0; i <= ROOTS; i++) {
             ROOT[i] = (short) Math.round(Math.sqrt(i / (double) ROOTS) * 255);
@@ -73,11 +75,6 @@ final class GroundLight {
                 out[x] = word;
             }
         }
-    }
-
-    /** The sRGB transfer curve of IEC 61966-2-1. */
-    static double linear(double c) {
-        return c <= 0.04045 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4);
     }
 
     private static float mean(PixelTile tile, int left, int top) {

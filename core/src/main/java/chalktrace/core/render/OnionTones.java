@@ -1,6 +1,7 @@
 package chalktrace.core.render;
 
 import chalktrace.core.picture.Rgb;
+import chalktrace.core.picture.Srgb;
 
 /**
  * The tones of one colour that stand out from what lies under them, as a contrast after WCAG 2.2 says: darker ones and lighter ones. Where both
@@ -67,17 +68,13 @@ final class OnionTones {
         double own = Math.max(1e-4, color.luminance());
         int word = 0xFF;
         for (int part : new int[] {color.red(), color.green(), color.blue()}) {
-            double linear = GroundLight.linear(part / 255.0);
+            double linear = Srgb.light(part / 255.0);
             double mixed = wanted <= own
                     ? linear * wanted / own
                     : linear + (1 - linear) * (wanted - own) / Math.max(1e-6, 1 - own);
-            word = word << 8 | (int) Math.round(255 * encoded(Math.max(0, Math.min(1, mixed))));
+            word = word << 8 | (int) Math.round(255 * Srgb.part(Math.max(0, Math.min(1, mixed))));
         }
         return word;
-    }
-
-    private static double encoded(double linear) {
-        return linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
     }
 
     @Override

@@ -1,5 +1,6 @@
 package chalktrace.core.render;
 
+import chalktrace.core.picture.Srgb;
 import chalktrace.core.shot.Footage;
 
 /** Lays rows of footage over a tile: tinted, then lightened, then faded. */
@@ -73,15 +74,12 @@ final class Toning {
         }
     }
 
-    /** Through linear light by the curve of sRGB (IEC 61966-2-1). */
+    /** Through linear light. */
     private static int[] exposure(double stops) {
         int[] table = new int[256];
         for (int i = 0; i < 256; i++) {
-            double part = i / 255.0;
-            double light = part <= 0.04045 ? part / 12.92 : Math.pow((part + 0.055) / 1.055, 2.4);
-            light = Math.min(1, light * Math.pow(2, stops));
-            part = light <= 0.0031308 ? 12.92 * light : 1.055 * Math.pow(light, 1 / 2.4) - 0.055;
-            table[i] = (int) Math.round(255 * part);
+            double light = Math.min(1, Srgb.light(i / 255.0) * Math.pow(2, stops));
+            table[i] = (int) Math.round(255 * Srgb.part(light));
         }
         return table;
     }

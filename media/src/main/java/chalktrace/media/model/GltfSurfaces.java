@@ -2,6 +2,7 @@ package chalktrace.media.model;
 
 import chalktrace.core.picture.ArgbPicture;
 import chalktrace.core.picture.Rgb;
+import chalktrace.core.picture.Srgb;
 import chalktrace.core.space.Surface;
 import chalktrace.media.UnreadableException;
 import de.javagl.jgltf.impl.v2.GlTF;
@@ -119,8 +120,6 @@ final class GltfSurfaces {
 
     /** A linear part of a colour as sRGB, IEC 61966-2-1, 0 to 255. */
     static int srgb(double linear) {
-        double kept = Math.max(0, Math.min(1, linear));
-        double part = kept <= 0.0031308 ? 12.92 * kept : 1.055 * Math.pow(kept, 1 / 2.4) - 0.055;
-        return (int) Math.round(255 * part);
+        return (int) Math.round(255 * Srgb.part(Math.max(0, Math.min(1, linear))));
     }
 }
