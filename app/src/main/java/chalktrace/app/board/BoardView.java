@@ -24,6 +24,7 @@ import java.awt.Rectangle;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -61,6 +62,10 @@ public final class BoardView extends Region {
     private Viewpoint view = Viewpoint.plain(1, 1);
     private final PauseTransition settling = new PauseTransition(RESTS_AFTER);
     private boolean quick;
+
+    /** Of the last step: 1 or -1. */
+    private int direction = 1;
+
     private boolean fitted = true;
     private Optional<StrokeLayer> pen = Optional.empty();
 
@@ -84,6 +89,7 @@ public final class BoardView extends Region {
         });
         session.document().whenOpened(() -> fit());
         session.transport().frameProperty().addListener((property, before, now) -> {
+            direction = now.intValue() < before.intValue() ? -1 : 1;
             boolean late = session.footages().settlingProperty().get();
             composeAll();
             if (late && session.footages().settlingProperty().get()) {
@@ -252,8 +258,39 @@ public final class BoardView extends Region {
 
     private void compose(Scene scene, List<Tile> which) {
         if (!which.isEmpty()) {
-            composer.compose(scene, view, quick, which, () -> framesShown.set(framesShown.get() + 1));
+            composer.compose(scene, view, quick, which, () -> {
+                framesShown.set(framesShown.get() + 1);
+                lookAhead();
+            });
         }
+    }
+
+    /** Makes the frames ready that the next step may go to. */
+    private void lookAhead() {
+        if (quick
+                || pen.isPresent()
+                || session.transport().playingProperty().get()
+                || session.footages().settlingProperty().get()) {
+            return;
+        }
+        Shot shot = shownShot();
+        int frame = session.transport().frame();
+        List<Scene> likely = new ArrayList<>();
+        int drawing = shot.level(String.valueOf(session.selection().level()))
+                .map(level -> level.exposures().startBeside(frame, direction).orElse(frame))
+                .orElse(frame);
+        for (int next : new LinkedHashSet<>(List.of(frame + direction, drawing, frame - direction))) {
+            if (next != frame && shot.setup().clamp(next) == next) {
+                session.footages()
+                        .atHand(seen(shot, footageIsSeen()), ofFootage(shot, next))
+                        .ifPresent(pictures -> likely.add(scene(shot, next, pictures)));
+            }
+        }
+        composer.ahead(likely, view, tiles);
+    }
+
+    private boolean footageIsSeen() {
+        return !session.view().footageHiddenProperty().get();
     }
 
     /** The footage that is shown on the board and beside it. */
@@ -271,27 +308,42 @@ public final class BoardView extends Region {
     }
 
     private Scene scene() {
-        Shot shot = onWorkingPaper(alone(session.document().shownProperty().get()));
-        int frame = session.transport().frame();
+        Shot shot = shownShot();
+        int gate = session.transport().frame();
+        if (session.view().flippedProperty().get()) {
+            gate = shot.setup().clamp(session.view().keptFrameProperty().get());
+        } else if (session.view().peekBackProperty().get()) {
+            gate = frameBefore(shot, session.selection().level(), gate);
+        }
+        FootagePictures pictures = session.footages().ask(seen(shot, footageIsSeen()), ofFootage(shot, gate));
+        return withDraft(shot, scene(shot, gate, pictures));
+    }
+
+    private Shot shownShot() {
+        return onWorkingPaper(alone(session.document().shownProperty().get()));
+    }
+
+    /** The frame of which footage is seen with one at the gate. */
+    private int ofFootage(Shot shot, int gate) {
+        return session.view().footageRunsProperty().get()
+                ? gate
+                : session.view().seen(shot, gate);
+    }
+
+    private Scene scene(Shot shot, int gate, FootagePictures pictures) {
         String level = session.selection().level();
         boolean onion = session.view().onionSkinProperty().get()
                 && !session.transport().playingProperty().get();
-        if (session.view().flippedProperty().get()) {
-            frame = shot.setup().clamp(session.view().keptFrameProperty().get());
-        } else if (session.view().peekBackProperty().get()) {
-            frame = frameBefore(shot, level, frame);
-        }
-        int gate = frame;
-        frame = session.view().seen(shot, frame);
-        boolean withFootage = !session.view().footageHiddenProperty().get();
-        FootagePictures pictures = session.footages()
-                .ask(
-                        seen(shot, withFootage),
-                        session.view().footageRunsProperty().get() ? gate : frame);
         SceneOptions options = new SceneOptions(
-                withFootage, onion ? onion(shot, level) : Optional.empty(), Optional.ofNullable(level), pen);
-        Scene scene = Scenes.of(
-                shot, frame, options.withLifted(session.view().liftedProperty().get()), pictures);
+                footageIsSeen(), onion ? onion(shot, level) : Optional.empty(), Optional.ofNullable(level), pen);
+        return Scenes.of(
+                shot,
+                session.view().seen(shot, gate),
+                options.withLifted(session.view().liftedProperty().get()),
+                pictures);
+    }
+
+    private Scene withDraft(Shot shot, Scene scene) {
         Drawing draft = session.inBetweening().draftProperty().get();
         if (draft == null) {
             return scene;

@@ -1,8 +1,10 @@
 package chalktrace.app.board;
 
 import chalktrace.core.render.FrameComposer;
+import chalktrace.core.render.PixelTile;
 import chalktrace.core.render.Scene;
 import chalktrace.core.render.Viewpoint;
+import java.awt.Rectangle;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -38,6 +40,10 @@ final class TileComposer {
         return made;
     });
     private Pass waiting;
+
+    /** How many were asked for; who composes ahead stops when it rises. */
+    private volatile int asked;
+
     private boolean busy;
 
     TileComposer(FrameComposer composer) {
@@ -56,6 +62,7 @@ final class TileComposer {
             all.addAll(waiting.tiles);
         }
         waiting = new Pass(scene, view, quick, all, shown);
+        asked++;
         startNext();
     }
 
@@ -68,6 +75,29 @@ final class TileComposer {
                 LOG.log(Level.SEVERE, "drawings could not be made ready", e);
             }
             Platform.runLater(then);
+        });
+    }
+
+    /**
+     * Composes scenes that are likely to be asked for next, one after the other, for what of them is kept; ends as soon as something is
+     * asked for. On the FX thread.
+     */
+    void ahead(List<Scene> scenes, Viewpoint view, List<Tile> tiles) {
+        int before = asked;
+        List<Rectangle> areas = tiles.stream().map(Tile::area).toList();
+        warming.execute(() -> {
+            int[] scratch = new int[Tile.WIDTH * Tile.HEIGHT];
+            for (Scene scene : scenes) {
+                for (Rectangle area : areas) {
+                    if (asked != before) {
+                        return;
+                    }
+                    composer.compose(
+                            scene,
+                            view,
+                            new PixelTile(scratch, 0, area.width, area.x, area.y, area.width, area.height));
+                }
+            }
         });
     }
 

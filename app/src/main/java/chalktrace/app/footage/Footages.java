@@ -5,8 +5,10 @@ import chalktrace.app.footage.OpenSource.Origin;
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.OutsideMedia;
 import chalktrace.app.kernel.Workers;
+import chalktrace.core.picture.Picture;
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Region;
 import chalktrace.core.space.Figure;
 import chalktrace.core.space.Staging;
 import chalktrace.media.UnreadableException;
@@ -212,6 +214,29 @@ public final class Footages implements FootagePictures {
         return answer;
     }
 
+    /** What a frame would show, asking for nothing; empty when a picture of it is not at hand. */
+    public Optional<ShownFootage> atHand(List<Footage> clips, int frame) {
+        Map<String, Shown> pictures = new HashMap<>();
+        for (Footage clip : clips) {
+            OpenSource open = byFile.get(clip.file());
+            Optional<Footage.Showing> showing = open == null ? Optional.empty() : showing(open, clip, frame);
+            if (showing.isPresent()) {
+                Optional<Picture> picture = open.atHand(clip, showing.get().picture());
+                if (picture.isEmpty()) {
+                    return Optional.empty();
+                }
+                pictures.put(
+                        clip.id(),
+                        shown(open, clip, picture.get(), showing.get().region()));
+            }
+        }
+        return Optional.of(new ShownFootage(pictures, false, null, Seen.NOTHING));
+    }
+
+    private static Shown shown(OpenSource open, Footage clip, Picture picture, Region region) {
+        return new Shown(picture, open.displaySize(clip), open.reference().turnDegrees(), region);
+    }
+
     /** What the board shows now. */
     public ReadOnlyObjectProperty<ShownFootage> latestProperty() {
         return latest.getReadOnlyProperty();
@@ -262,11 +287,7 @@ public final class Footages implements FootagePictures {
                 see(open, found.get());
                 lastShown.put(
                         clip.id(),
-                        new Shown(
-                                found.get().picture(),
-                                open.displaySize(clip),
-                                open.reference().turnDegrees(),
-                                showing.get().region()));
+                        shown(open, clip, found.get().picture(), showing.get().region()));
             } else {
                 awaited.add(clip.id());
                 standsIn = true;

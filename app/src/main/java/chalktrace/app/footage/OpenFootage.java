@@ -93,6 +93,11 @@ final class OpenFootage implements OpenSource {
     }
 
     @Override
+    public Optional<Picture> atHand(Footage clip, int n) {
+        return own.atHand(n).or(() -> proxy.flatMap(p -> p.atHand(n)));
+    }
+
+    @Override
     public void close() {
         proxy.ifPresent(FootageReader::close);
         own.close();

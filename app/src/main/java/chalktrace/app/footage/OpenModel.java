@@ -115,6 +115,11 @@ final class OpenModel implements OpenSource {
                 .or(() -> inPlaceOfFailed(clip, picture.get()));
     }
 
+    @Override
+    public Optional<Picture> atHand(Footage clip, int n) {
+        return clip.staged(figures.apply(clip), n, setup.get()).flatMap(picture -> cache.get(picture, 0));
+    }
+
     private synchronized Optional<Found> inPlaceOfFailed(Footage clip, StagedPicture picture) {
         return Optional.ofNullable(failed.contains(picture) ? lastDrawn.get(clip.id()) : null)
                 .map(drawn -> new Found(

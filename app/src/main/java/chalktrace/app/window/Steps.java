@@ -2,7 +2,6 @@ package chalktrace.app.window;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
-import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.time.FrameRange;
@@ -33,12 +32,11 @@ final class Steps {
 
     /** To the start of the nearest drawing of the current level in a direction. */
     void drawing(int direction) {
-        to(
-                session.shot().level(String.valueOf(session.selection().level())).map(Level::exposures).stream()
-                        .flatMap(exposures -> exposures.runs().stream())
-                        .filter(run -> !run.isBlank())
-                        .mapToInt(Exposure::start),
-                direction);
+        session.shot()
+                .level(String.valueOf(session.selection().level()))
+                .map(Level::exposures)
+                .map(exposures -> exposures.startBeside(session.transport().frame(), direction))
+                .ifPresent(start -> start.ifPresent(session.transport()::go));
     }
 
     /** To the nearest cue in a direction. */

@@ -6,6 +6,7 @@ import java.awt.geom.NoninvertibleTransformException;
 import java.lang.ref.SoftReference;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Painted pixels of a surface: premultiplied ARGB words. A drawing is mostly bare, so only runs of painted words are kept,
@@ -59,19 +60,43 @@ final class Raster {
         }
         Rectangle area =
                 some.stream().map(Raster::area).reduce(Rectangle::union).orElseThrow();
-        int[] pixels = new int[area.width * area.height];
-        for (Raster raster : some) {
-            for (int y = 0; y < raster.height; y++) {
-                int row = (raster.top + y - area.y) * area.width - area.x;
-                for (int run = raster.firstRunOfRow[y]; run < raster.firstRunOfRow[y + 1]; run++) {
-                    int to = row + raster.runX[run];
-                    for (int i = raster.runStart[run]; i < raster.runStart[run + 1]; i++, to++) {
-                        pixels[to] = Blend.overClear(pixels[to], raster.words[i]);
-                    }
-                }
+        int half = area.height / 2;
+        Rectangle upper = new Rectangle(area.x, area.y, area.width, half);
+        Rectangle lower = new Rectangle(area.x, area.y + half, area.width, area.height - half);
+        return Stream.of(upper, lower)
+                .parallel()
+                .map(band -> merged(some, band))
+                .reduce(Builder::then)
+                .orElseThrow()
+                .build(area);
+    }
+
+    /** Row by row, so that the row stays at hand for the machine. */
+    private static Builder merged(List<Raster> all, Rectangle band) {
+        int[] pixels = new int[band.width];
+        Builder built = new Builder(band.height);
+        for (int y = 0; y < band.height; y++) {
+            Arrays.fill(pixels, 0);
+            for (Raster raster : all) {
+                raster.overClearRow(band.y + y, band.x, pixels);
+            }
+            built.row(y, pixels, 0, band.width, band.x);
+        }
+        return built;
+    }
+
+    /** Lays a row of the surface over words that may be clear. @param left of the first of them */
+    private void overClearRow(int surfaceY, int left, int[] below) {
+        int y = surfaceY - top;
+        if (y < 0 || y >= height) {
+            return;
+        }
+        for (int run = firstRunOfRow[y]; run < firstRunOfRow[y + 1]; run++) {
+            int to = runX[run] - left;
+            for (int i = runStart[run]; i < runStart[run + 1]; i++, to++) {
+                below[to] = Blend.overClear(below[to], words[i]);
             }
         }
-        return of(area, pixels, area.width);
     }
 
     private Rectangle area() {
@@ -274,22 +299,73 @@ final class Raster {
         }
 
         void row(int y, int[] pixels, int offset, int width, int left) {
-            int x = 0;
-            while (x < width) {
-                if (pixels[offset + x] == 0) {
-                    x++;
-                    continue;
-                }
-                int end = x + 1;
-                int clear = 0;
-                for (int i = end; i < width && clear < SMALLEST_GAP; i++) {
-                    clear = pixels[offset + i] == 0 ? clear + 1 : 0;
-                    end = clear == 0 ? i + 1 : end;
-                }
-                run(left + x, pixels, offset + x, end - x);
-                x = end;
+            int rowEnd = offset + width;
+            int start = firstPainted(pixels, offset, rowEnd);
+            while (start < rowEnd) {
+                int end;
+                int next = start;
+                do {
+                    end = firstBare(pixels, next + 1, rowEnd);
+                    next = firstPainted(pixels, end, Math.min(rowEnd, end + SMALLEST_GAP));
+                } while (next < rowEnd && pixels[next] != 0);
+                run(left + start - offset, pixels, start, end - start);
+                start = firstPainted(pixels, next, rowEnd);
             }
             firstRunOfRow[y + 1] = runs;
+        }
+
+        private static int firstBare(int[] pixels, int from, int end) {
+            int i = from;
+            while (i < end && pixels[i] != 0) {
+                i++;
+            }
+            return i;
+        }
+
+        /** The place of the first word that is painted, or the end; bare ones are passed over many at a time. */
+        private static int firstPainted(int[] pixels, int from, int end) {
+            int i = from;
+            while (i + 8 <= end
+                    && (pixels[i]
+                                    | pixels[i + 1]
+                                    | pixels[i + 2]
+                                    | pixels[i + 3]
+                                    | pixels[i + 4]
+                                    | pixels[i + 5]
+                                    | pixels[i + 6]
+                                    | pixels[i + 7])
+                            == 0) {
+                i += 8;
+            }
+            while (i < end && pixels[i] == 0) {
+                i++;
+            }
+            return i;
+        }
+
+        /** With the rows of another under its own. */
+        Builder then(Builder below) {
+            int rows = firstRunOfRow.length - 1;
+            Builder both = new Builder(rows + below.firstRunOfRow.length - 1);
+            both.runX = joined(runX, runs, below.runX, below.runs);
+            both.runStart = joined(runStart, runs, below.runStart, below.runs + 1);
+            both.words = joined(words, count, below.words, below.count);
+            both.runs = runs + below.runs;
+            both.count = count + below.count;
+            for (int run = runs; run <= both.runs; run++) {
+                both.runStart[run] += count;
+            }
+            System.arraycopy(firstRunOfRow, 0, both.firstRunOfRow, 0, rows);
+            for (int y = rows; y < both.firstRunOfRow.length; y++) {
+                both.firstRunOfRow[y] = runs + below.firstRunOfRow[y - rows];
+            }
+            return both;
+        }
+
+        private static int[] joined(int[] first, int ofFirst, int[] second, int ofSecond) {
+            int[] both = Arrays.copyOf(first, ofFirst + ofSecond);
+            System.arraycopy(second, 0, both, ofFirst, ofSecond);
+            return both;
         }
 
         private void run(int x, int[] pixels, int from, int length) {

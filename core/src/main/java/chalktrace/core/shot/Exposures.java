@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
 
 /**
  * What a level shows on which frames: runs in rising order that never overlap. A frame without a run shows nothing and
@@ -49,6 +51,15 @@ public record Exposures(List<Exposure> runs) implements FrameBound<Exposures> {
     /** All runs that show a drawing, in order. */
     public List<Exposure> showing(int drawing) {
         return runs.stream().filter(run -> run.drawing() == drawing).toList();
+    }
+
+    /** The nearest frame on which a drawing starts to show. @param direction 1 after {@code frame}, -1 before it */
+    public OptionalInt startBeside(int frame, int direction) {
+        IntStream starts = runs.stream()
+                .filter(run -> !run.isBlank())
+                .mapToInt(Exposure::start)
+                .filter(start -> (start - frame) * direction > 0);
+        return direction > 0 ? starts.min() : starts.max();
     }
 
     /** The first frame at or after {@code frame} that has a run, or {@code otherwise}. */

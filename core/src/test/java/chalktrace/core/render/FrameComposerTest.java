@@ -34,8 +34,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.SplittableRandom;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 
 class FrameComposerTest {
@@ -515,6 +518,31 @@ class FrameComposerTest {
         int[] other = composer.composeWhole(Scenes.of(shot, 0, EXPORT, blue));
         assertThat(at(again, 200, 100)).isEqualTo(0xFFFF0000);
         assertThat(at(other, 200, 100)).isEqualTo(0xFF0000FF);
+    }
+
+    /** Frames, skins, opacities, drawings and views in any order, by a composer that has seen others and by one that has seen none. */
+    @Property(tries = 20)
+    void whatIsKeptOfFramesSeenBeforeNeverShowsInOthers(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Shot plain = lines(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2), Exposure.of(4, 2, 3), Exposure.of(6, 2, 1))
+                .withFootage(List.of(halves()));
+        Shot changed =
+                plain.withLevel(Shots.LEVEL, level -> level.with(new Drawing(2, List.of(Shots.line(10, 90, 200, 10)))));
+        Shot faded = plain.withLevel(Shots.LEVEL, level -> level.withOpacity(0.5));
+        List<FootagePictures> clip = List.of(flat(0xFFFF0000), flat(0xFF0000FF), flat(0xFF808080));
+        FrameComposer used = composer();
+        for (int step = 0; step < 30; step++) {
+            Shot shot = List.of(plain, changed, faded).get(random.nextInt(3));
+            SceneOptions options = random.nextInt(3) == 0 ? EXPORT : ONION;
+            int frame = random.nextInt(8);
+            Scene scene = Scenes.of(shot, frame, options, clip.get(random.nextInt(clip.size())));
+            Viewpoint view = Viewpoint.plain(WIDTH, HEIGHT).moved(random.nextInt(2) * 7, 0);
+            int[] seen = new int[WIDTH * HEIGHT];
+            int[] anew = new int[WIDTH * HEIGHT];
+            used.compose(scene, view, PixelTile.whole(seen, WIDTH, HEIGHT));
+            composer().compose(scene, view, PixelTile.whole(anew, WIDTH, HEIGHT));
+            assertThat(seen).as("step %d, frame %d", step, frame).isEqualTo(anew);
+        }
     }
 
     private static FootagePictures flat(int word) {

@@ -3,8 +3,12 @@ package chalktrace.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.Rectangle;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.SplittableRandom;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -48,6 +52,31 @@ class RasterTest {
             }
             assertThat(laid).isEqualTo(expected);
         }
+    }
+
+    /** One after the other, word by word, is what laying all at once must give. */
+    @Property(tries = 60)
+    void rastersAreMergedAsIfTheyWereLaidOneAfterTheOther(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        int width = random.nextInt(1, 300);
+        int height = random.nextInt(1, 40);
+        int[] expected = new int[width * height];
+        List<Raster> all = new ArrayList<>();
+        for (int n = random.nextInt(1, 6); n > 0; n--) {
+            int[] words = new int[width * height];
+            for (int dots = random.nextInt(1, 12); dots > 0; dots--) {
+                int at = random.nextInt(words.length);
+                int alpha = random.nextInt(1, 256);
+                Arrays.fill(
+                        words, at, Math.min(words.length, at + random.nextInt(1, 70)), alpha << 24 | alpha / 2 << 8);
+            }
+            all.add(Raster.of(new Rectangle(20, 30, width, height), words, width));
+            for (int i = 0; i < words.length; i++) {
+                expected[i] = words[i] == 0 ? expected[i] : Blend.overClear(expected[i], words[i]);
+            }
+        }
+        assertThat(Raster.merged(all).alone(new PixelTile(new int[0], 0, width, 20, 30, width, height)))
+                .isEqualTo(expected);
     }
 
     private static int[] paper() {

@@ -41,6 +41,16 @@ class ExposuresTest {
     }
 
     @Test
+    void theNearestStartLiesStrictlyBesideAFrameAndBlanksHaveNone() {
+        Exposures some = ONE_TWO.with(Exposure.of(6, 2, Exposure.BLANK)).with(Exposure.of(9, 1, 1));
+        assertThat(some.startBeside(4, 1)).hasValue(9);
+        assertThat(some.startBeside(4, -1)).hasValue(0);
+        assertThat(some.startBeside(5, -1)).hasValue(4);
+        assertThat(some.startBeside(0, -1)).isEmpty();
+        assertThat(some.startBeside(9, 1)).isEmpty();
+    }
+
+    @Test
     void overlapsCanNotBeMade() {
         assertThatIllegalArgumentException().isThrownBy(() -> Exposures.of(Exposure.of(0, 4, 1), Exposure.of(3, 2, 2)));
     }
