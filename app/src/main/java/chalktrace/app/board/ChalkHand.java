@@ -114,7 +114,7 @@ final class ChalkHand implements Hand {
                 }
                 List<Guide> guides = session.view().snapToGuidesProperty().get()
                                 && session.view().guidesShownProperty().get()
-                        ? session.shot().guides()
+                        ? session.shot().guides(session.transport().frame())
                         : List.of();
                 yield guides.isEmpty()
                         ? new Ink(chalk.id(), steadiness, board.scale())

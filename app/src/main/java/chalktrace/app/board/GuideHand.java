@@ -15,6 +15,7 @@ final class GuideHand implements Hand {
     private final BoardView board;
     private Guide grabbed;
     private int point;
+    private int frame;
     private PenSample start;
     private Guide now;
 
@@ -26,8 +27,9 @@ final class GuideHand implements Hand {
     @Override
     public void down(PenSample sample) {
         giveUp();
+        frame = session.transport().frame();
         double closest = REACH_PX / board.scale();
-        for (Guide guide : session.shot().guides()) {
+        for (Guide guide : session.shot().guides(frame)) {
             for (int i = 0; i < guide.points().size(); i++) {
                 double away = Math.hypot(
                         guide.point(i).x() - sample.x(), guide.point(i).y() - sample.y());
@@ -38,7 +40,7 @@ final class GuideHand implements Hand {
             }
         }
         if (grabbed == null) {
-            session.shot().guides().stream()
+            session.shot().guides(frame).stream()
                     .filter(guide -> Rail.of(guide)
                             .filter(rail -> rail.nearest(sample.x(), sample.y()).distance(sample.x(), sample.y())
                                     <= REACH_PX / board.scale())
@@ -60,7 +62,7 @@ final class GuideHand implements Hand {
         now = point < 0
                 ? grabbed.movedBy(sample.x() - start.x(), sample.y() - start.y())
                 : grabbed.withPoint(point, sample.x(), sample.y());
-        session.document().preview(GuideEdits.change(now));
+        session.document().preview(GuideEdits.change(now, frame));
     }
 
     @Override
@@ -69,7 +71,7 @@ final class GuideHand implements Hand {
         boolean changed = !moved.equals(grabbed);
         giveUp();
         if (changed) {
-            session.document().apply(GuideEdits.change(moved));
+            session.document().apply(GuideEdits.change(moved, frame));
         }
     }
 

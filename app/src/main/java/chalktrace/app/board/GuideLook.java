@@ -39,7 +39,8 @@ final class GuideLook extends Canvas {
     }
 
     private void show() {
-        List<Guide> guides = session.document().shown().guides();
+        List<Guide> guides =
+                session.document().shown().guides(session.transport().frame());
         boolean setting = session.view().toolProperty().get().equals(View.Tool.GUIDES);
         boolean shown = !guides.isEmpty()
                 && (setting || session.view().guidesShownProperty().get());

@@ -43,14 +43,21 @@ public abstract class Placing {
                 Optional<Footage> clip = session.document().shown().footage(id);
                 return clip.flatMap(c -> session.footages().at(c, frame))
                         .map(picture -> new Lie(
-                                clip.get().placement(),
+                                session.document()
+                                        .shown()
+                                        .lying(clip.get(), frame)
+                                        .placement(),
                                 picture.fittedInto(session.shot().setup().size()),
                                 true));
             }
 
             @Override
             public Edit to(Session session, Placement from, Placement to) {
-                return ReferenceEdits.change("place footage", id, f -> f.withPlacement(to));
+                Placement back = session.shot()
+                        .ride(id)
+                        .map(ride -> ride.at(session.transport().frame()).inverse())
+                        .orElse(Placement.AS_IS);
+                return ReferenceEdits.change("place footage", id, f -> f.withPlacement(to.then(back)));
             }
         };
     }

@@ -3,12 +3,14 @@ package chalktrace.app.study;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.mouth.MouthLevels;
 import chalktrace.core.edit.reference.AttachEdits;
+import chalktrace.core.edit.reference.RideEdits;
 import chalktrace.core.edit.selection.Pick;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Ride;
 import chalktrace.core.shot.Shot;
 import java.util.Collections;
 import java.util.NavigableMap;
@@ -29,19 +31,33 @@ final class AttachWork {
     static void follow(StudyWork work) {
         work.session().document().follow((before, after) -> {
             Shot out = after;
+            for (Ride ride : RideEdits.fromTheGround(after)) {
+                out = ridden(work, before, out, ride);
+            }
             for (Track track : after.tracks()) {
-                if (!track.attached().isEmpty() && hasMoved(before, after, track)) {
+                if (!track.attached().isEmpty() && hasMoved(before, out, track)) {
                     for (Attached held : track.attached()) {
                         NavigableMap<Integer, Placement> was = before.track(track.id())
                                 .map(old -> work.moves(before, old, held.frame(), held.turning()))
                                 .orElse(Collections.emptyNavigableMap());
-                        out = AttachEdits.placed(
-                                out, held, was, work.moves(after, track, held.frame(), held.turning()));
+                        out = AttachEdits.placed(out, held, was, work.moves(out, track, held.frame(), held.turning()));
                     }
                 }
             }
             return out;
         });
+    }
+
+    /** With a reference or a guide where its point takes it now. */
+    private static Shot ridden(StudyWork work, Shot before, Shot after, Ride ride) {
+        return after.track(ride.track())
+                .filter(track -> hasMoved(before, after, track))
+                .map(track -> work.moves(after, track, ride.frame(), ride.turning()))
+                .filter(moves -> !moves.isEmpty())
+                .map(moves -> after.withRides(after.rides().stream()
+                        .map(other -> other.rider().equals(ride.rider()) ? ride.follow(moves) : other)
+                        .toList()))
+                .orElse(after);
     }
 
     private static boolean hasMoved(Shot before, Shot after, Track track) {
@@ -50,6 +66,7 @@ final class AttachWork {
                         && before.track(track.id()).map(Track::partner).equals(Optional.of(track.partner()))
                         && path(before, track.partner()).equals(path(after, track.partner())));
         return otherPath
+                || !before.ride(track.footage()).equals(after.ride(track.footage()))
                 || before.footage() != after.footage()
                         && !before.footage(track.footage()).equals(after.footage(track.footage()));
     }
@@ -71,6 +88,20 @@ final class AttachWork {
         } else {
             session.notices().problem("The current level shows no drawing on this frame. Draw one, or go to one.");
         }
+    }
+
+    /** Lets a reference or a guide go along with a point, from where it lies on the frame. @param rider its id */
+    void attachOther(Track track, String rider, boolean turning) {
+        Shot shot = session.shot();
+        if (RideEdits.carries(shot, rider, track)) {
+            session.notices()
+                    .problem(track.name() + " lies on this reference, so it can't carry it."
+                            + " Choose a point of another one.");
+            return;
+        }
+        int frame = session.transport().frame();
+        moves(track, turning).ifPresent(moves -> session.document()
+                .apply(RideEdits.attach(new Ride(rider, track.id(), frame, turning, moves))));
     }
 
     /** Takes the arc and the timing chart of in-betweens about the frame from a point. */

@@ -1,16 +1,21 @@
 package chalktrace.app.study;
 
+import chalktrace.app.board.GuideWords;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.theme.Icons;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.reference.AttachEdits;
+import chalktrace.core.edit.reference.RideEdits;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
+import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Ride;
 import chalktrace.core.shot.Shot;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +25,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
@@ -152,26 +159,68 @@ final class PointRows extends VBox {
                 () -> attach.chart(track));
         chart.setId("chart-from-point");
         track.attached().forEach(held -> out.getChildren().add(attachedRow(track, held)));
+        work.session().shot().rides().stream()
+                .filter(ride -> ride.track().equals(track.id()))
+                .forEach(ride -> out.getChildren().add(rideRow(ride)));
         out.getChildren()
                 .addAll(
                         second(track),
                         patch(track),
-                        new FlowPane(8, 2, drawing, level, selection, mouths),
+                        new FlowPane(8, 2, drawing, level, selection, mouths, other(track)),
                         turning,
                         chart);
         return out;
     }
 
+    /** References and guides, by their names. */
+    private MenuButton other(Track track) {
+        MenuButton out = new MenuButton("Attach other");
+        out.setId("attach-other");
+        out.setFocusTraversable(false);
+        Buttons.named(out, "let a reference or a guide go along with this point, from where it lies on this frame");
+        Shot shot = work.session().shot();
+        shot.footage().stream()
+                .filter(clip -> !clip.id().equals(track.footage()))
+                .forEach(clip -> out.getItems().add(other(track, clip.id(), clip.name())));
+        shot.guides().forEach(guide -> out.getItems().add(other(track, guide.id(), GuideWords.of(guide))));
+        Rows.show(out, !out.getItems().isEmpty());
+        return out;
+    }
+
+    private MenuItem other(Track track, String id, String name) {
+        MenuItem item = new MenuItem(name);
+        item.setOnAction(event -> attach.attachOther(track, id, turning.isSelected()));
+        return item;
+    }
+
     private HBox attachedRow(Track track, Attached held) {
         Shot shot = work.session().shot();
-        Label words =
-                Rows.quiet("Moves " + shot.level(held.level()).map(Level::name).orElse("a level that is gone")
-                        + (held.isWholeLevel() ? "" : ", drawing " + held.drawing()));
+        return moved(
+                shot.level(held.level()).map(Level::name).orElse("a level that is gone")
+                        + (held.isWholeLevel() ? "" : ", drawing " + held.drawing()),
+                "detach-" + held.drawing(),
+                AttachEdits.detach(track.id(), held));
+    }
+
+    private HBox rideRow(Ride ride) {
+        Shot shot = work.session().shot();
+        String name = shot.footage(ride.rider()).map(Footage::name).orElseGet(() -> shot.guides().stream()
+                .filter(guide -> guide.id().equals(ride.rider()))
+                .map(GuideWords::of)
+                .findFirst()
+                .orElseThrow());
+        return moved(
+                name,
+                "detach-" + ride.rider(),
+                RideEdits.detach(ride.rider(), work.session().transport().frame()));
+    }
+
+    private HBox moved(String what, String id, Edit detaching) {
         Button detach = Buttons.icon(Icons.CLOSE, "detach: it stays where it is", () -> work.session()
                 .document()
-                .apply(AttachEdits.detach(track.id(), held)));
-        detach.setId("detach-" + held.drawing());
-        HBox row = new HBox(8, words, Rows.space(), detach);
+                .apply(detaching));
+        detach.setId(id);
+        HBox row = new HBox(8, Rows.quiet("Moves " + what), Rows.space(), detach);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }

@@ -138,6 +138,7 @@ final class StudyWork {
         if (measuredOf != null
                 && measuredOf.tracks() == shot.tracks()
                 && measuredOf.footage() == shot.footage()
+                && measuredOf.rides().equals(shot.rides())
                 && (drawn.isEmpty() || measuredOf.levels() == shot.levels())
                 && measuredOf.setup().equals(shot.setup())) {
             return;

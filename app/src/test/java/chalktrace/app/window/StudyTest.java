@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.GuideEdits;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.edit.reference.TrackEdits;
+import chalktrace.core.guide.Guide;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.picture.Rgb;
@@ -38,6 +40,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -289,6 +292,75 @@ class StudyTest {
                 .document()
                 .apply(ReferenceEdits.change("scale", "footage-1", clip -> clip.withPlacement(Placement.AS_IS))));
         assertThat(placed(20)).isCloseTo(40, within(1e-6));
+    }
+
+    private Point2D floor() {
+        window.awaitSettled();
+        Guide.Spot spot =
+                shot().guides(window.session.transport().frame()).get(0).point(0);
+        return window.onScreen(spot.x(), spot.y());
+    }
+
+    /** A floor line goes along with the point, can be dragged where it lies, and stays there when it is let go. */
+    @Test
+    void aGuideGoesAlongWithThePointAndCanBeDraggedOnTheWay(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.STUDY);
+            window.session.document().apply(TrackEdits.add(pair()));
+            window.session
+                    .document()
+                    .apply(GuideEdits.add(new Guide("guide-1", Guide.Kind.ONE_POINT, List.of(new Guide.Spot(60, 40)))));
+        });
+        go(10);
+        robot.clickOn("shoulder");
+        window.await(() -> robot.lookup("#attach-other").tryQuery().isPresent());
+        MenuButton attach = (MenuButton) robot.lookup("#attach-other").query();
+        assertThat(attach.getItems()).hasSize(1);
+        robot.interact(() -> attach.getItems().get(0).fire());
+        Point2D before = floor();
+        go(20);
+        Point2D moved = floor();
+        assertThat(moved.getX() - before.getX())
+                .isCloseTo(window.onScreen(20, 0).getX() - window.onScreen(0, 0).getX(), within(0.5));
+        robot.interact(() -> window.session.view().toolProperty().set(View.Tool.GUIDES));
+        robot.drag(moved.getX(), moved.getY()).dropTo(moved.getX(), moved.getY() + 30);
+        assertThat(floor().getY()).isCloseTo(moved.getY() + 30, within(1.5));
+        go(10);
+        assertThat(floor().distance(before.getX(), before.getY() + 30)).isLessThan(2);
+        go(20);
+        fire(robot, "detach-guide-1");
+        go(10);
+        assertThat(floor().distance(moved.getX(), moved.getY() + 30)).isLessThan(2);
+        undo(robot);
+        assertThat(floor().distance(before.getX(), before.getY() + 30)).isLessThan(2);
+    }
+
+    /** It goes along, and again when what carries it is placed otherwise. */
+    @Test
+    void aReferenceRidesOnAPointOfAnother(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.STUDY);
+            window.session.document().apply(TrackEdits.add(pair()));
+            window.session.document().apply(new Edit("another", shot -> {
+                Footage first = shot.footage().get(0);
+                Footage second = Footage.of("footage-2", "beside", first.file(), first.conform());
+                return shot.withFootage(List.of(first, second));
+            }));
+        });
+        go(10);
+        robot.clickOn("shoulder");
+        window.await(() -> robot.lookup("#attach-other").tryQuery().isPresent());
+        MenuButton attach = (MenuButton) robot.lookup("#attach-other").query();
+        robot.interact(() -> attach.getItems().get(0).fire());
+        Footage other = shot().footage().get(1);
+        assertThat(shot().lying(other, 20).placement().x()).isCloseTo(20, within(1e-6));
+        robot.interact(() -> window.session
+                .document()
+                .apply(ReferenceEdits.change(
+                        "scale", "footage-1", clip -> clip.withPlacement(Placement.AS_IS.withScale(2)))));
+        assertThat(shot().lying(other, 20).placement().x()).isCloseTo(40, within(1e-6));
     }
 
     /** In one action the eyes come onto a level of their own that goes along with the head, and what is nudged by hand stays so. */

@@ -17,13 +17,14 @@ public final class GuideEdits {
                         Stream.concat(shot.guides().stream(), Stream.of(guide)).toList()));
     }
 
-    /** Puts a guide in the place of the one with its id. */
-    public static Edit change(Guide changed) {
-        return new Edit(
-                "move a guide",
-                shot -> shot.withGuides(shot.guides().stream()
-                        .map(guide -> guide.id().equals(changed.id()) ? changed : guide)
-                        .toList()));
+    /** Puts a guide, as it lies on a frame, in the place of the one with its id. */
+    public static Edit change(Guide changed, int frame) {
+        return new Edit("move a guide", shot -> {
+            Guide put = shot.put(changed, frame);
+            return shot.withGuides(shot.guides().stream()
+                    .map(guide -> guide.id().equals(changed.id()) ? put : guide)
+                    .toList());
+        });
     }
 
     public static Edit remove(String id) {

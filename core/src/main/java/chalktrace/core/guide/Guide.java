@@ -1,5 +1,7 @@
 package chalktrace.core.guide;
 
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -80,8 +82,8 @@ public record Guide(String id, Kind kind, List<Spot> points) {
 
     /** With one of its points elsewhere. */
     public Guide withPoint(int index, double x, double y) {
-        double heldX = Math.max(-FARTHEST, Math.min(FARTHEST, x));
-        double heldY = Math.max(-FARTHEST, Math.min(FARTHEST, y));
+        double heldX = held(x);
+        double heldY = held(y);
         Spot before = points.get(index);
         boolean movesAll = kind == Kind.ELLIPSE && index == 0;
         List<Spot> moved = new ArrayList<>(points);
@@ -92,6 +94,21 @@ public record Guide(String id, Kind kind, List<Spot> points) {
             }
         }
         return new Guide(id, kind, moved);
+    }
+
+    /** All of it moved, turned and scaled; level lines stay level. */
+    public Guide moved(AffineTransform change) {
+        return new Guide(
+                id,
+                kind,
+                points.stream()
+                        .map(spot -> change.transform(new Point2D.Double(spot.x(), spot.y()), null))
+                        .map(to -> new Spot(held(to.getX()), held(to.getY())))
+                        .toList());
+    }
+
+    private static double held(double place) {
+        return Math.max(-FARTHEST, Math.min(FARTHEST, place));
     }
 
     public Spot point(int index) {

@@ -74,7 +74,7 @@ public final class Scenes {
             Footage footage = shot.footage().get(i);
             if (footage.visible() && footage.where() == where) {
                 pictures.at(footage, frame)
-                        .map(shown -> FootageLayer.of(footage, shown))
+                        .map(shown -> FootageLayer.of(shot.lying(footage, frame), shown))
                         .ifPresent(layers::add);
             }
         }

@@ -38,10 +38,14 @@ public record TrackOnShot(Shot shot, Footage footage, PictureTimes times, Pictur
 
     public SourcePlace placed(int frame) {
         return footage.at(frame, shot.setup().rate(), times)
-                .map(showing -> SourcePlace.of(
-                        footage, seen, showing.region(), shot.setup().size()))
-                .orElseGet(() ->
-                        SourcePlace.of(footage, seen, Region.WHOLE, shot.setup().size()));
+                .map(Footage.Showing::region)
+                .map(region -> placed(region, frame))
+                .orElseGet(() -> placed(Region.WHOLE, frame));
+    }
+
+    private SourcePlace placed(Region region, int frame) {
+        return SourcePlace.of(
+                shot.lying(footage, frame), seen, region, shot.setup().size());
     }
 
     /**

@@ -26,6 +26,7 @@ import java.util.stream.Stream;
  * @param marks in rising order of their frames; at most one a frame for the shot and for each level, besides notes
  * @param guides lines that help to draw, in the order in which they were set
  * @param tracks points of footage that are followed; those of footage that goes, go with it
+ * @param rides of footage and guides that go along with a point, while both are there; the first of each counts
  */
 public record Shot(
         String name,
@@ -40,7 +41,8 @@ public record Shot(
         List<Cue> cues,
         List<Mark> marks,
         List<Guide> guides,
-        List<Track> tracks) {
+        List<Track> tracks,
+        List<Ride> rides) {
 
     /** @throws IllegalArgumentException when an id is used twice, or a stroke or a group names what is missing */
     public Shot {
@@ -56,6 +58,10 @@ public record Shot(
         marks = sorted(marks, Comparator.comparingInt(Mark::frame));
         Set<String> clips = footage.stream().map(Footage::id).collect(Collectors.toSet());
         tracks = kept(tracks, track -> clips.contains(track.footage()));
+        Set<String> riders =
+                Stream.concat(clips.stream(), guides.stream().map(Guide::id)).collect(Collectors.toSet());
+        Set<String> points = tracks.stream().map(Track::id).collect(Collectors.toSet());
+        rides = kept(rides, ride -> points.contains(ride.track()) && riders.contains(ride.rider()));
         Set<String> taken = new HashSet<>();
         ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides, tracks)
                 .forEach(id -> requireNew(taken, id));
@@ -76,6 +82,7 @@ public record Shot(
                 List.of(),
                 List.of(),
                 Speech.NONE,
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -107,6 +114,39 @@ public record Shot(
 
     public Optional<Track> track(String id) {
         return tracks.stream().filter(track -> track.id().equals(id)).findFirst();
+    }
+
+    /** How a reference or a guide goes along with a point; empty where it does not. */
+    public Optional<Ride> ride(String rider) {
+        return rides.stream().filter(ride -> ride.rider().equals(rider)).findFirst();
+    }
+
+    /** Footage as it lies on a frame, wherever a point took it. */
+    public Footage lying(Footage clip, int frame) {
+        return ride(clip.id())
+                .map(ride -> clip.withPlacement(clip.placement().then(ride.at(frame))))
+                .orElse(clip);
+    }
+
+    /** A guide as it lies on a frame, wherever a point took it. */
+    public Guide lying(Guide guide, int frame) {
+        return ride(guide.id())
+                .map(ride -> guide.moved(ride.transform(frame, setup)))
+                .orElse(guide);
+    }
+
+    /** The guide that lies so on a frame. */
+    public Guide put(Guide lying, int frame) {
+        return ride(lying.id())
+                .map(ride -> lying.moved(ride.back(frame, setup)))
+                .orElse(lying);
+    }
+
+    /** All guides as they lie on a frame. */
+    public List<Guide> guides(int frame) {
+        return rides.isEmpty()
+                ? guides
+                : guides.stream().map(guide -> lying(guide, frame)).toList();
     }
 
     public Optional<SoundClip> sound(String id) {
@@ -183,6 +223,7 @@ public record Shot(
             List<Track> moved =
                     tracks.stream().map(track -> moved(track, change)).toList();
             parts.tracks = moved.equals(tracks) ? tracks : moved;
+            parts.rides = FrameChanges.moved(rides, change);
         });
         return Showings.settled(this, out, change);
     }
@@ -231,6 +272,7 @@ public record Shot(
         private List<Mark> marks;
         private List<Guide> guides;
         private List<Track> tracks;
+        private List<Ride> rides;
 
         Parts(Shot shot) {
             name = shot.name;
@@ -246,11 +288,13 @@ public record Shot(
             marks = shot.marks;
             guides = shot.guides;
             tracks = shot.tracks;
+            rides = shot.rides;
         }
 
         Shot made() {
             return new Shot(
-                    name, setup, chalks, levels, groups, cycles, footage, sounds, speech, cues, marks, guides, tracks);
+                    name, setup, chalks, levels, groups, cycles, footage, sounds, speech, cues, marks, guides, tracks,
+                    rides);
         }
     }
 
@@ -310,6 +354,10 @@ public record Shot(
 
     public Shot withTracks(List<Track> newTracks) {
         return with(parts -> parts.tracks = newTracks);
+    }
+
+    public Shot withRides(List<Ride> newRides) {
+        return with(parts -> parts.rides = newRides);
     }
 
     public Shot withWords(List<Word> newWords) {

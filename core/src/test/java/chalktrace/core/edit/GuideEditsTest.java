@@ -18,9 +18,10 @@ class GuideEditsTest {
     void guidesAreAddedChangedAndRemovedByTheirIds() {
         Shot two = Shots.after(Shots.empty(), GuideEdits.add(line("a", 1)), GuideEdits.add(line("b", 2)));
         assertThat(two.guides()).containsExactly(line("a", 1), line("b", 2));
-        Shot moved = Shots.after(two, GuideEdits.change(line("a", 9)));
+        Shot moved = Shots.after(two, GuideEdits.change(line("a", 9), 0));
         assertThat(moved.guides()).containsExactly(line("a", 9), line("b", 2));
-        assertThat(Shots.after(moved, GuideEdits.change(line("c", 5))).guides()).isEqualTo(moved.guides());
+        assertThat(Shots.after(moved, GuideEdits.change(line("c", 5), 0)).guides())
+                .isEqualTo(moved.guides());
         assertThat(Shots.after(moved, GuideEdits.remove("b")).guides()).containsExactly(line("a", 9));
         assertThat(Shots.after(moved, GuideEdits.remove("c")).guides()).isEqualTo(moved.guides());
     }

@@ -17,6 +17,7 @@ import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Region;
+import chalktrace.core.shot.Ride;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
@@ -122,6 +123,7 @@ final class ShotJson {
             each(to, "points", guide.points(), (spot, p) -> p.put("x", spot.x()).put("y", spot.y()));
         });
         each(root, "tracks", shot.tracks(), TrackJson::write);
+        each(root, "rides", shot.rides(), RideJson::write);
         return root;
     }
 
@@ -212,6 +214,7 @@ final class ShotJson {
                 : List.of();
         List<Track> tracks =
                 fields.has("tracks") ? fields.list("tracks", item -> item.make(TrackJson::read)) : List.of();
+        List<Ride> rides = fields.has("rides") ? fields.list("rides", item -> item.make(RideJson::read)) : List.of();
         return fields.make(f -> new Shot(
                 f.text("name"),
                 setup,
@@ -225,7 +228,8 @@ final class ShotJson {
                 cues,
                 marks,
                 guides,
-                tracks));
+                tracks,
+                rides));
     }
 
     private static ObjectNode tie(Cue.Tie tie) {

@@ -48,6 +48,13 @@ final class ShotParts {
         MARKS(Shot::marks, (blank, shot) -> blank.withMarks(shot.marks()), "marks"),
         GUIDES(Shot::guides, (blank, shot) -> blank.withGuides(shot.guides()), "guides"),
         TRACKS(Shot::tracks, (blank, shot) -> blank.withFootage(shot.footage()).withTracks(shot.tracks()), "tracks"),
+        RIDES(
+                Shot::rides,
+                (blank, shot) -> blank.withFootage(shot.footage())
+                        .withGuides(shot.guides())
+                        .withTracks(shot.tracks())
+                        .withRides(shot.rides()),
+                "rides"),
         /** Its fields are all that are no other part's. */
         SPEECH(Shot::speech, (blank, shot) -> blank.withSpeech(shot.speech()));
 

@@ -53,11 +53,8 @@ final class TrackJson {
         List<String> origins = f.texts("origins");
         List<TrackPath.Place> places = new ArrayList<>();
         for (int i = 0; i < pictures.size(); i++) {
-            if (pictures.get(i) != Math.rint(pictures.get(i)) || pictures.get(i) > Integer.MAX_VALUE) {
-                throw new IllegalArgumentException("A place lies on a whole picture, not on " + pictures.get(i) + ".");
-            }
             places.add(new TrackPath.Place(
-                    pictures.get(i).intValue(),
+                    whole(pictures.get(i)),
                     value(x, i),
                     value(y, i),
                     value(scales, i),
@@ -93,9 +90,17 @@ final class TrackJson {
         throw new IllegalArgumentException("A place of a path has the unknown origin \"" + word + "\".");
     }
 
-    private static <T> T value(List<T> column, int row) {
+    /** The number of a picture or a frame. */
+    static int whole(double number) {
+        if (number != Math.rint(number) || Math.abs(number) > Integer.MAX_VALUE) {
+            throw new IllegalArgumentException("A place lies on a whole picture or frame, not on " + number + ".");
+        }
+        return (int) number;
+    }
+
+    static <T> T value(List<T> column, int row) {
         if (row >= column.size()) {
-            throw new IllegalArgumentException("Each place of a path has a value in each of its lists.");
+            throw new IllegalArgumentException("Each frame or picture has a value in each of the lists.");
         }
         return column.get(row);
     }

@@ -26,6 +26,7 @@ import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Region;
+import chalktrace.core.shot.Ride;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Speech;
@@ -53,7 +54,9 @@ import chalktrace.core.time.FrameMap;
 import chalktrace.core.time.FrameRange;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /** A shot that uses everything that a file can hold. */
 public final class FullShot {
@@ -192,7 +195,19 @@ public final class FullShot {
                                         new TrackPath.Place(7, 12, 13, 1, 0, 0, TrackPath.Origin.GUESSED)),
                                 List.of(new TrackPath.Lost(8, PointTracker.LEFT))),
                         "track-2",
-                        List.of(new Attached("level-1", 2, 5, true)))));
+                        List.of(new Attached("level-1", 2, 5, true)))))
+                .withRides(List.of(new Ride(
+                        "guide-1",
+                        "track-1",
+                        3,
+                        true,
+                        new TreeMap<>(Map.of(
+                                2,
+                                new Placement(-3.25, 1, 0.9, -2, 1),
+                                3,
+                                Placement.AS_IS,
+                                9,
+                                new Placement(4, 0.1 + 0.2, 1.5, 30, 1))))));
         Shot spoken = SpeechEdits.addWord(new Word("word-1", "now", 0.1, 0.45)
                         .withSpeaker("Ada")
                         .withPhones(List.of(new Phone("N", 0.1, 0.2, -21.5), new Phone("AW", 0.2, 0.45, -12))))

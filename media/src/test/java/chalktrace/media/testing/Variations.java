@@ -7,7 +7,9 @@ import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.NavigableMap;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -32,6 +34,9 @@ public final class Variations {
         }
         if (value instanceof List<?> list) {
             return ofList(place, list);
+        }
+        if (value instanceof NavigableMap<?, ?> map) {
+            return ofMap(place, map);
         }
         if (value instanceof Drawing drawing) {
             return of(place, drawing.items()).stream()
@@ -86,6 +91,23 @@ public final class Variations {
             List<Object> turned = new ArrayList<>(list);
             Collections.reverse(turned);
             out.add(new Variation(place, List.copyOf(turned)));
+        }
+        return out;
+    }
+
+    private static List<Variation> ofMap(String place, NavigableMap<?, ?> map) {
+        List<Variation> out = new ArrayList<>();
+        for (Object key : map.keySet()) {
+            for (Variation inner : of(place, map.get(key))) {
+                TreeMap<Object, Object> changed = new TreeMap<>();
+                changed.putAll(map);
+                changed.put(key, inner.value());
+                out.add(new Variation(inner.place(), changed));
+            }
+            TreeMap<Object, Object> without = new TreeMap<>();
+            without.putAll(map);
+            without.remove(key);
+            out.add(new Variation(place, without));
         }
         return out;
     }

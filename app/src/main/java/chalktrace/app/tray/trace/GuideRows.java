@@ -1,5 +1,6 @@
 package chalktrace.app.tray.trace;
 
+import chalktrace.app.board.GuideWords;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
@@ -48,7 +49,7 @@ final class GuideRows extends VBox {
         for (Guide guide : session.shot().guides()) {
             HBox row = new HBox(
                     6,
-                    new Label(words(guide)),
+                    new Label(GuideWords.of(guide)),
                     Rows.space(),
                     Buttons.icon(Icons.REMOVE, "remove this guide", () -> session.document()
                             .apply(GuideEdits.remove(guide.id()))));
@@ -58,16 +59,5 @@ final class GuideRows extends VBox {
         if (session.shot().guides().isEmpty()) {
             list.getChildren().add(Rows.quiet("None yet: add one in the ledge."));
         }
-    }
-
-    private static String words(Guide guide) {
-        return switch (guide.kind()) {
-            case LINE -> "line";
-            case ELLIPSE -> "ellipse";
-            case FLOOR -> "floor at " + Math.round(guide.point(0).y()) + " px";
-            case HEIGHT -> "height at " + Math.round(guide.point(0).y()) + " px";
-            case ONE_POINT -> "perspective to one point";
-            case TWO_POINTS -> "perspective to two points";
-        };
     }
 }

@@ -10,12 +10,12 @@ import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Placement;
+import chalktrace.core.shot.Ride;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.NavigableMap;
 
 /**
@@ -138,8 +138,8 @@ public final class AttachEdits {
                 continue;
             }
             for (int f = run.start(); f < run.end(); f++) {
-                Placement due = base.then(move(moves, f, held.frame()));
-                Placement was = before.isEmpty() ? run.placement() : base.then(move(before, f, held.frame()));
+                Placement due = base.then(Ride.near(moves, f, held.frame()));
+                Placement was = before.isEmpty() ? run.placement() : base.then(Ride.near(before, f, held.frame()));
                 boolean byHand = !before.isEmpty() && !isSame(was, run.placement());
                 out.add(new Exposure(f, 1, run.drawing(), byHand ? beside(due, was, run.placement()) : due));
             }
@@ -166,11 +166,6 @@ public final class AttachEdits {
     private static boolean isShown(Exposures exposures, int frame, Attached held) {
         return frame >= 0
                 && exposures.at(frame).filter(run -> held.holds(run.drawing())).isPresent();
-    }
-
-    private static Placement move(NavigableMap<Integer, Placement> moves, int frame, int from) {
-        Map.Entry<Integer, Placement> near = frame >= from ? moves.floorEntry(frame) : moves.ceilingEntry(frame);
-        return near == null ? Placement.AS_IS : near.getValue();
     }
 
     private static boolean isSame(Placement a, Placement b) {
