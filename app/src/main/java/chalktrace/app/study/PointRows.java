@@ -176,11 +176,12 @@ final class PointRows extends VBox {
     private MenuButton other(Track track) {
         MenuButton out = new MenuButton("Attach other");
         out.setId("attach-other");
+        out.getStyleClass().add("small-menu");
         out.setFocusTraversable(false);
         Buttons.named(out, "let a reference or a guide go along with this point, from where it lies on this frame");
         Shot shot = work.session().shot();
         shot.footage().stream()
-                .filter(clip -> !clip.id().equals(track.footage()))
+                .filter(clip -> !clip.id().equals(track.footage()) && clip.where() != Footage.Where.BESIDE_BOARD)
                 .forEach(clip -> out.getItems().add(other(track, clip.id(), clip.name())));
         shot.guides().forEach(guide -> out.getItems().add(other(track, guide.id(), GuideWords.of(guide))));
         Rows.show(out, !out.getItems().isEmpty());
