@@ -21,6 +21,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Cursor;
 import javafx.scene.Node;
@@ -96,6 +97,18 @@ public final class Bench extends VBox {
         session.selection().levelProperty().addListener(changed -> keepCurrentInView());
         arrange();
         fold();
+    }
+
+    /** Strips to lie over the board's lower edge, frame over frame with those of the bench. */
+    public List<Lane> overBoard(List<LaneKind> kinds) {
+        List<Lane> out = new ArrayList<>();
+        for (LaneKind kind : kinds) {
+            Lane lane = kind.lane().apply(session, scale);
+            StackPane.setAlignment(lane, Pos.BOTTOM_LEFT);
+            StackPane.setMargin(lane, new Insets(0, 0, 0, NAME_WIDTH));
+            out.add(lane);
+        }
+        return out;
     }
 
     /** Opens a word at the gate. */

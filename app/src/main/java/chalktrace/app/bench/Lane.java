@@ -114,8 +114,13 @@ public abstract class Lane extends Region {
         return Optional.empty();
     }
 
+    /** Whether a touch goes to its frame and a drag chooses a span, instead of pulling the shot through the gate. */
+    protected boolean isForChoosing() {
+        return false;
+    }
+
     /** A drag with Shift from one frame to another. @param y of the pointer @return whether it means anything here */
-    boolean chooseSpan(int from, int to, double y) {
+    protected boolean chooseSpan(int from, int to, double y) {
         return false;
     }
 
@@ -228,7 +233,11 @@ public abstract class Lane extends Region {
             setCursor(
                     folded || session.document().isLooking()
                             ? Cursor.DEFAULT
-                            : grab(event.getX(), event.getY()).map(Grab::cursor).orElse(Cursor.OPEN_HAND));
+                            : isForChoosing()
+                                    ? Cursor.CROSSHAIR
+                                    : grab(event.getX(), event.getY())
+                                            .map(Grab::cursor)
+                                            .orElse(Cursor.OPEN_HAND));
         } else if (event.getButton() == MouseButton.PRIMARY) {
             if (event.getEventType() == MouseEvent.MOUSE_PRESSED) {
                 press(event);
@@ -249,10 +258,11 @@ public abstract class Lane extends Region {
         pressedFrame = session.transport().frame();
         dragging = false;
         chosenFrom = frameAt(pressedX);
-        choosing = event.isShiftDown() && !folded && chooseSpan(chosenFrom, chosenFrom, 0);
+        choosing = !folded && (isForChoosing() || event.isShiftDown() && chooseSpan(chosenFrom, chosenFrom, 0));
         if (choosing) {
             held = null;
-        } else if (event.isPrimaryButtonDown()) {
+        }
+        if (event.isPrimaryButtonDown() && (!choosing || isForChoosing())) {
             session.timing().spanProperty().set(null);
         }
         if (event.getClickCount() == 2 && !folded && !session.document().isLooking()) {
@@ -319,6 +329,9 @@ public abstract class Lane extends Region {
 
     private void release(MouseEvent event) {
         atEdge.stop();
+        if (choosing && !dragging && isForChoosing()) {
+            session.transport().go(chosenFrom);
+        }
         if (choosing && dragging) {
             // The last movement may come with the release only.
             chooseSpan(chosenFrom, frameAt(event.getX()), event.getY());

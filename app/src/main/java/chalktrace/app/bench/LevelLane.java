@@ -180,7 +180,7 @@ final class LevelLane extends Lane {
 
     /** A drag with Shift chooses a span: of this level, and of those up or down to where the pointer is. */
     @Override
-    boolean chooseSpan(int from, int to, double y) {
+    protected boolean chooseSpan(int from, int to, double y) {
         List<String> ids = shown().levels().stream().map(Level::id).toList();
         int here = ids.indexOf(level);
         int there = Math.max(0, Math.min(ids.size() - 1, here + (int) Math.floor(y / getHeight())));

@@ -40,6 +40,11 @@ public interface Feature {
     /** Ends what it does; the window closes. */
     default void close() {}
 
+    /** Strips that lie over the board's lower edge, in line with those of the bench. */
+    default List<LaneKind> overBoard() {
+        return List.of();
+    }
+
     /** Strips of the bench. */
     default List<LaneKind> lanes() {
         return List.of();

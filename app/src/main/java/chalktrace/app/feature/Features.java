@@ -40,6 +40,10 @@ public record Features(List<Feature> all) {
         all.forEach(Feature::close);
     }
 
+    public List<LaneKind> overBoard() {
+        return all.stream().flatMap(feature -> feature.overBoard().stream()).toList();
+    }
+
     public List<LaneKind> lanes() {
         return all.stream().flatMap(feature -> feature.lanes().stream()).toList();
     }

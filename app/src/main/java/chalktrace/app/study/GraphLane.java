@@ -2,8 +2,13 @@ package chalktrace.app.study;
 
 import chalktrace.app.bench.BenchScale;
 import chalktrace.app.bench.Lane;
+import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.motion.MovingPoint;
+import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.time.FrameRange;
+import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import javafx.geometry.VPos;
@@ -16,20 +21,63 @@ import javafx.scene.paint.Color;
  */
 final class GraphLane extends Lane {
 
-    private static final double HEIGHT = 56;
+    static final double HEIGHT = 56;
+    static final double LARGE_HEIGHT = 190;
+
     private static final double TOP = 13;
     private static final double FOOT = 3;
 
     private final StudyWork work;
 
-    GraphLane(StudyWork work, BenchScale scale) {
-        super("graph", HEIGHT, work.session(), scale);
+    GraphLane(StudyWork work, BenchScale scale, double height) {
+        super("graph", height, work.session(), scale);
         this.work = work;
-        repaintOn(work.movingProperty(), work.measureProperty(), work.chosenProperty());
+        repaintOn(
+                work.movingProperty(),
+                work.measureProperty(),
+                work.chosenProperty(),
+                work.session().timing().spanProperty());
+    }
+
+    @Override
+    protected boolean isForChoosing() {
+        return true;
+    }
+
+    /** Of the current level. */
+    @Override
+    protected boolean chooseSpan(int from, int to, double y) {
+        ShotSetup setup = shown().setup();
+        FrameRange frames = new FrameRange(setup.clamp(Math.min(from, to)), setup.clamp(Math.max(from, to)) + 1);
+        String level = session().selection().level();
+        session().timing().spanProperty().set(new Timing.Span(level == null ? List.of() : List.of(level), frames));
+        return true;
+    }
+
+    private void paintKeys(GraphicsContext g, double width, double height) {
+        g.setStroke(tones().quiet());
+        g.setLineWidth(1);
+        for (Mark mark : shown().marks()) {
+            if (mark.isOfShot() && mark.kind() == Mark.Kind.KEY) {
+                double x = Math.floor(scale().x(mark.frame() + 0.5, width)) + 0.5;
+                g.strokeLine(x, TOP, x, height);
+            }
+        }
+    }
+
+    private void paintSpan(GraphicsContext g, double width, double height) {
+        Timing.Span span = session().timing().spanProperty().get();
+        if (span != null) {
+            double from = scale().x(span.frames().start(), width);
+            g.setFill(tones().accentWash());
+            g.fillRect(from, 0, scale().x(span.frames().end(), width) - from, height);
+        }
     }
 
     @Override
     protected void paint(GraphicsContext g, double width, double height) {
+        paintSpan(g, width, height);
+        paintKeys(g, width, height);
         int first = Math.max(0, (int) Math.floor(scale().frame(0, width)));
         int last = Math.min(shown().setup().length() - 1, (int) Math.ceil(scale().frame(width, width)));
         double low = Double.MAX_VALUE;
@@ -51,9 +99,7 @@ final class GraphLane extends Lane {
             g.fillText(
                     work.movingProperty().get().isEmpty()
                             ? "No tracked point in view: choose the tracking tool and touch a point."
-                            : measure == StudyMeasure.LENGTH || measure == StudyMeasure.ANGLE
-                                    ? "No pair in view: give a point a second one, under Points."
-                                    : "Nothing to show in view.",
+                            : measure.needs(),
                     6,
                     height / 2 - 6);
             return;
@@ -65,12 +111,15 @@ final class GraphLane extends Lane {
         }
         g.setFill(tones().quiet());
         g.fillText(
-                String.format(
-                        Locale.ROOT,
-                        measure == StudyMeasure.SPACING ? "%s, up to %.1f %s" : "%s, %.0f to %.0f %s",
-                        measure == StudyMeasure.SPACING
-                                ? new Object[] {measure.title(), high, measure.unit()}
-                                : new Object[] {measure.title(), low, high, measure.unit()}),
+                measure == StudyMeasure.SPACING
+                        ? String.format(
+                                Locale.ROOT,
+                                "%s, up to %.1f %s, %.1f %% of the picture's height",
+                                measure.title(),
+                                high,
+                                measure.unit(),
+                                100 * high / shown().setup().size().height())
+                        : String.format(Locale.ROOT, "%s, %.0f to %.0f %s", measure.title(), low, high, measure.unit()),
                 6,
                 1);
     }
@@ -123,12 +172,15 @@ final class GraphLane extends Lane {
         g.setStroke(color.deriveColor(0, 0.7, 1.2, 0.8));
         g.beginPath();
         boolean on = false;
+        double before = 0;
         for (int frame = first; frame <= last; frame++) {
             OptionalDouble value = value(moving, moving.smoothed(), frame);
             if (value.isEmpty()) {
                 on = false;
                 continue;
             }
+            on &= !work.measureProperty().get().comesRound(before, value.getAsDouble());
+            before = value.getAsDouble();
             double x = scale().x(frame + 0.5, width);
             double y = height - FOOT - room * (value.getAsDouble() - low) / range;
             if (on) {

@@ -88,6 +88,11 @@ final class ProposalRows extends VBox {
             });
             row.getChildren().add(button);
         }
+        ToggleButton large = Buttons.toggle("Large", "show the graph large, over the board's lower edge");
+        large.setId("graph-large");
+        large.getStyleClass().add("edged");
+        large.selectedProperty().bindBidirectional(work.largeGraphProperty());
+        row.getChildren().add(large);
         return row;
     }
 

@@ -41,7 +41,21 @@ public final class StudyFeature implements Feature {
 
     @Override
     public List<LaneKind> lanes() {
-        return List.of(new LaneKind(LANE_ORDER, Set.of(Step.STUDY), (session, scale) -> new GraphLane(work, scale)));
+        return List.of(new LaneKind(
+                LANE_ORDER, Set.of(Step.STUDY), (session, scale) -> new GraphLane(work, scale, GraphLane.HEIGHT)));
+    }
+
+    @Override
+    public List<LaneKind> overBoard() {
+        return List.of(new LaneKind(LANE_ORDER, Set.of(Step.STUDY), (session, scale) -> {
+            GraphLane large = new GraphLane(work, scale, GraphLane.LARGE_HEIGHT);
+            large.setId("large-graph");
+            large.visibleProperty()
+                    .bind(work.largeGraphProperty()
+                            .and(session.view().stepProperty().isEqualTo(Step.STUDY))
+                            .and(session.view().sheetProperty().not()));
+            return large;
+        }));
     }
 
     @Override

@@ -1,7 +1,9 @@
 package chalktrace.app.study;
 
 import chalktrace.core.motion.MovingPoint;
+import chalktrace.core.motion.TrackPath;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 
 /** What the graph shows of each point. */
 enum StudyMeasure {
@@ -11,7 +13,8 @@ enum StudyMeasure {
     HEIGHT("Height", "px above the picture's lower edge"),
     ACROSS("Across", "px from the picture's left edge"),
     LENGTH("Length", "px from a point to its second"),
-    ANGLE("Angle", "degrees from a point to its second, clockwise");
+    ANGLE("Angle", "degrees from a point to its second, or that a patch has turned, clockwise"),
+    SIZE("Size", "percent of a patch's own at first");
 
     /** What moves less than this in px has no direction. */
     private static final double LEAST_MOVE = 0.5;
@@ -32,6 +35,21 @@ enum StudyMeasure {
         return unit;
     }
 
+    /** Whether it is one value after the other only because a full turn begins anew. */
+    boolean comesRound(double before, double after) {
+        return (this == DIRECTION || this == ANGLE) && Math.abs(after - before) > 180;
+    }
+
+    /** What is said where no point in view has it. */
+    String needs() {
+        return switch (this) {
+            case LENGTH -> "No pair in view: give a point a second one, under Points.";
+            case ANGLE -> "No pair or patch in view: give a point a second one, or a patch, under Points.";
+            case SIZE -> "No patch in view: give a point a patch to look at, under Points.";
+            default -> "Nothing to show in view.";
+        };
+    }
+
     /** @param point as it is or smoothed @param heightPx of the picture */
     OptionalDouble of(StudyWork.MovingTrack track, MovingPoint point, int frame, double heightPx) {
         return switch (this) {
@@ -41,7 +59,9 @@ enum StudyMeasure {
             case HEIGHT -> known(point, frame, heightPx - point.y(frame));
             case ACROSS -> known(point, frame, point.x(frame));
             case LENGTH -> pair(track, frame, false);
-            case ANGLE -> pair(track, frame, true);
+            case ANGLE ->
+                track.partner().isPresent() ? pair(track, frame, true) : patch(track, frame, TrackPath.Place::degrees);
+            case SIZE -> patch(track, frame, place -> 100 * place.scale());
         };
     }
 
@@ -73,6 +93,12 @@ enum StudyMeasure {
         double x = track.partner().get().x(frame) - from.x(frame);
         double y = track.partner().get().y(frame) - from.y(frame);
         return OptionalDouble.of(angle ? degrees(x, y) : Math.hypot(x, y));
+    }
+
+    private static OptionalDouble patch(
+            StudyWork.MovingTrack track, int frame, ToDoubleFunction<TrackPath.Place> value) {
+        TrackPath.Place place = track.patch().get(frame);
+        return place == null ? OptionalDouble.empty() : OptionalDouble.of(value.applyAsDouble(place));
     }
 
     private static double degrees(double x, double y) {

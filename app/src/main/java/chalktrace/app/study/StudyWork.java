@@ -43,6 +43,7 @@ final class StudyWork {
     private final StringProperty chosen = new SimpleStringProperty("");
     private final BooleanProperty byHand = new SimpleBooleanProperty();
     private final BooleanProperty heldStill = new SimpleBooleanProperty();
+    private final BooleanProperty largeGraph = new SimpleBooleanProperty();
     private final ObjectProperty<StudyMeasure> measure = new SimpleObjectProperty<>(StudyMeasure.SPACING);
     private final ReadOnlyObjectWrapper<List<MovingTrack>> moving = new ReadOnlyObjectWrapper<>(List.of());
     private final List<Drawn> drawn = new ArrayList<>();
@@ -51,8 +52,18 @@ final class StudyWork {
     /** How often it was asked for; while a reference is dragged, only the last time counts. */
     private volatile int measurings;
 
-    /** A shown point and its movement over the shot's frames, as it is and smoothed, and that of the point that it is paired with. */
-    record MovingTrack(Track track, MovingPoint movement, MovingPoint smoothed, Optional<MovingPoint> partner) {
+    /**
+     * A shown point and its movement over the shot's frames.
+     *
+     * @param partner that of the point that it is paired with
+     * @param patch how a patch is turned and grown, by frame; none of what is no patch
+     */
+    record MovingTrack(
+            Track track,
+            MovingPoint movement,
+            MovingPoint smoothed,
+            Optional<MovingPoint> partner,
+            Map<Integer, TrackPath.Place> patch) {
 
         /** Whether it is of a drawn part, and not of footage. */
         boolean isDrawn() {
@@ -93,6 +104,11 @@ final class StudyWork {
     /** Whether the view moves along with the chosen point. */
     BooleanProperty heldStillProperty() {
         return heldStill;
+    }
+
+    /** Whether the graph also lies large over the board. */
+    BooleanProperty largeGraphProperty() {
+        return largeGraph;
     }
 
     ObjectProperty<StudyMeasure> measureProperty() {
@@ -174,7 +190,8 @@ final class StudyWork {
             if (movement != null) {
                 Optional<MovingPoint> partner =
                         Optional.ofNullable(known.get(on.track().partner()));
-                out.add(new MovingTrack(on.track(), movement, movement.smoothed(SMOOTHED), partner));
+                Map<Integer, TrackPath.Place> patch = on.track().isPatch() ? on.places() : Map.of();
+                out.add(new MovingTrack(on.track(), movement, movement.smoothed(SMOOTHED), partner, patch));
             }
         }
         for (Drawn part : drawn) {
@@ -190,7 +207,8 @@ final class StudyWork {
                             drawnTrack(part, shot.tracks().size() + out.size()),
                             way,
                             way.smoothed(SMOOTHED),
-                            Optional.empty())));
+                            Optional.empty(),
+                            Map.of())));
         }
         return List.copyOf(out);
     }

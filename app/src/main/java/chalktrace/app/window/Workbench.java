@@ -100,12 +100,16 @@ public final class Workbench {
         HBox top = new HBox(beside);
         top.getChildren().addAll(features.beside());
         top.getChildren().add(boardArea);
-        VBox.setVgrow(top, Priority.ALWAYS);
         // It takes the room that ledge and bench leave, whatever lies on it.
         top.setMinHeight(0);
         top.setPrefHeight(0);
         keys = keys();
-        VBox left = new VBox(top, ledge, bench);
+        StackPane upper = new StackPane(top);
+        upper.getChildren().addAll(bench.overBoard(features.overBoard()));
+        upper.setMinHeight(0);
+        upper.setPrefHeight(0);
+        VBox.setVgrow(upper, Priority.ALWAYS);
+        VBox left = new VBox(upper, ledge, bench);
         BorderPane root =
                 new BorderPane(left, new HeadBar(session, commands, keys::run, this::showKeySheet), tray, null, null);
         root.getStyleClass().add("window");

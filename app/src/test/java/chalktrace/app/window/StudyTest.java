@@ -35,6 +35,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.event.ActionEvent;
+import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
@@ -56,6 +57,9 @@ import org.testfx.framework.junit5.Start;
 class StudyTest {
 
     private static final int FRAMES = 60;
+
+    /** Of the bench, before it is zoomed. */
+    private static final double FRAME_PX = 14;
 
     private final MovingClip clip = new MovingClip(4, FRAMES, 14, false, -1);
     private OpenWindow window;
@@ -292,6 +296,35 @@ class StudyTest {
                 .document()
                 .apply(ReferenceEdits.change("scale", "footage-1", clip -> clip.withPlacement(Placement.AS_IS))));
         assertThat(placed(20)).isCloseTo(40, within(1e-6));
+    }
+
+    /** In the lane and large over the board: a touch goes to its frame, a drag chooses a span of the current level. */
+    @Test
+    void theGraphGoesToFramesAndChoosesSpans(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(View.Step.STUDY);
+            window.session.document().apply(TrackEdits.add(pair()));
+            draw(Shots.line(100, 50, 140, 50), FRAMES);
+        });
+        go(30);
+        fire(robot, "graph-large");
+        Node graph = robot.lookup("#large-graph").query();
+        assertThat(graph.isVisible()).isTrue();
+        Bounds on = graph.localToScreen(graph.getBoundsInLocal());
+        robot.clickOn(on.getCenterX() - 5 * FRAME_PX, on.getCenterY());
+        window.awaitSettled();
+        int there = window.session.transport().frame();
+        assertThat(there).isBetween(24, 26);
+        assertThat(window.session.timing().spanProperty().get()).isNull();
+        robot.drag(on.getCenterX() + FRAME_PX / 2, on.getCenterY())
+                .dropTo(on.getCenterX() + 4.5 * FRAME_PX, on.getCenterY());
+        assertThat(window.session.timing().spanProperty().get().levels()).containsExactly("level-1");
+        assertThat(window.session.timing().spanProperty().get().frames().frames())
+                .isEqualTo(5);
+        assertThat(window.session.transport().frame()).as("it stays").isEqualTo(there);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.TRACE));
+        assertThat(graph.isVisible()).isFalse();
     }
 
     private Point2D floor() {

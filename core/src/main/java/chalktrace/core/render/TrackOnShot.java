@@ -31,6 +31,16 @@ public record TrackOnShot(Shot shot, Footage footage, PictureTimes times, Pictur
         return picture(frame).flatMap(picture -> track.path().at(picture));
     }
 
+    /** What the path says of each frame on which the point is known. Cost: frames of the shot. */
+    public NavigableMap<Integer, TrackPath.Place> places() {
+        NavigableMap<Integer, TrackPath.Place> out = new TreeMap<>();
+        for (int frame = 0; frame < shot.setup().length(); frame++) {
+            int at = frame;
+            place(frame).ifPresent(place -> out.put(at, place));
+        }
+        return out;
+    }
+
     /** The picture of the source that a frame shows. */
     public Optional<Integer> picture(int frame) {
         return footage.at(frame, shot.setup().rate(), times).map(Footage.Showing::picture);
