@@ -3,6 +3,7 @@ package chalktrace.app.controls;
 import chalktrace.app.theme.Theme;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import org.kordamp.ikonli.Ikon;
@@ -44,6 +45,13 @@ public final class Buttons {
         button.setOnAction(event -> action.run());
         button.setFocusTraversable(true);
         return button;
+    }
+
+    /** A menu among buttons of words. */
+    public static MenuButton menu(String text, String use) {
+        MenuButton menu = new MenuButton(text);
+        menu.getStyleClass().add("small-menu");
+        return named(menu, use);
     }
 
     /** A toggle that shows an icon only. */

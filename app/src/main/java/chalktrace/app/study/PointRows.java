@@ -168,22 +168,39 @@ final class PointRows extends VBox {
                         patch(track),
                         new FlowPane(8, 2, drawing, level, selection, mouths, other(track)),
                         turning,
-                        chart);
+                        new FlowPane(8, 2, chart, copy(track)));
         return out;
     }
 
     /** References and guides, by their names. */
     private MenuButton other(Track track) {
-        MenuButton out = new MenuButton("Attach other");
+        MenuButton out = Buttons.menu(
+                "Attach other",
+                "let a reference or a guide go along with this point, from where it lies on this frame");
         out.setId("attach-other");
-        out.getStyleClass().add("small-menu");
-        out.setFocusTraversable(false);
-        Buttons.named(out, "let a reference or a guide go along with this point, from where it lies on this frame");
         Shot shot = work.session().shot();
         shot.footage().stream()
                 .filter(clip -> !clip.id().equals(track.footage()) && clip.where() != Footage.Where.BESIDE_BOARD)
                 .forEach(clip -> out.getItems().add(other(track, clip.id(), clip.name())));
         shot.guides().forEach(guide -> out.getItems().add(other(track, guide.id(), GuideWords.of(guide))));
+        Rows.show(out, !out.getItems().isEmpty());
+        return out;
+    }
+
+    private MenuButton copy(Track track) {
+        MenuButton out = Buttons.menu(
+                "Copy onto",
+                "put this point on another reference of the same moment too, such as a larger copy of the clip");
+        out.setId("copy-point");
+        for (Footage clip : work.session().shot().footage()) {
+            if (!clip.id().equals(track.footage())
+                    && !clip.isStill()
+                    && clip.staging().isEmpty()) {
+                MenuItem item = new MenuItem(clip.name());
+                item.setOnAction(event -> following.copy(track, clip));
+                out.getItems().add(item);
+            }
+        }
         Rows.show(out, !out.getItems().isEmpty());
         return out;
     }

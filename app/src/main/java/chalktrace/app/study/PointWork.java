@@ -45,14 +45,17 @@ final class PointWork {
                         .map(reference -> reference.of(clip, shot.setup()))
                         .filter(pictures -> clip.at(frame, shot.setup().rate(), pictures.times())
                                 .isPresent())
-                        .filter(pictures -> isOn(shot, clip, pictures, x, y))
+                        .filter(pictures -> isOn(shot, clip, frame, pictures, x, y))
                         .isPresent())
                 .findFirst();
     }
 
-    private static boolean isOn(Shot shot, Footage clip, PictureSource pictures, double x, double y) {
+    private static boolean isOn(Shot shot, Footage clip, int frame, PictureSource pictures, double x, double y) {
         return SourcePlace.of(
-                        clip, pictures.displaySize(), Region.WHOLE, shot.setup().size())
+                        shot.lying(clip, frame),
+                        pictures.displaySize(),
+                        Region.WHOLE,
+                        shot.setup().size())
                 .toSource(x, y)
                 .filter(at -> at.getX() >= 0
                         && at.getY() >= 0
@@ -104,6 +107,38 @@ final class PointWork {
                         }
                     });
         });
+    }
+
+    /** Puts a point on another reference of the same moment too, such as a larger copy of the clip. */
+    void copy(Track track, Footage to) {
+        Shot shot = session.shot();
+        Optional<TrackOnShot> own = work.onShot(track);
+        Optional<TrackOnShot> other = work.onShot(shot, to, track);
+        if (own.isEmpty() || other.isEmpty()) {
+            session.notices().problem("One of the two references can't be read. See its card in Gather.");
+            return;
+        }
+        TrackPath path = track.path()
+                .onto(
+                        own.get().times(),
+                        other.get().times(),
+                        (double) other.get().seen().width() / own.get().seen().width(),
+                        (double) other.get().seen().height() / own.get().seen().height());
+        if (path.isEmpty()) {
+            session.notices()
+                    .problem(to.name() + " shows nothing at the times at which " + track.name() + " is known.");
+            return;
+        }
+        Track copy = new Track(
+                shot.newId("track"),
+                track.name() + " on " + to.name(),
+                Track.color(shot.tracks().size()),
+                true,
+                to.id(),
+                track.radius(),
+                path);
+        session.document().apply(TrackEdits.add(List.of(copy)));
+        work.chosenProperty().set(copy.id());
     }
 
     /** Where another was tracked meanwhile, with an id and a colour of its own. */

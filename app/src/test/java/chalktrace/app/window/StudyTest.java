@@ -371,7 +371,7 @@ class StudyTest {
 
     /** It goes along, and again when what carries it is placed otherwise. */
     @Test
-    void aReferenceRidesOnAPointOfAnother(FxRobot robot) {
+    void aReferenceRidesOnAPointOfAnotherAndTakesACopyOfIt(FxRobot robot) {
         window.open(shotFile);
         robot.interact(() -> {
             window.session.view().stepProperty().set(View.Step.STUDY);
@@ -394,6 +394,11 @@ class StudyTest {
                 .apply(ReferenceEdits.change(
                         "scale", "footage-1", clip -> clip.withPlacement(Placement.AS_IS.withScale(2)))));
         assertThat(shot().lying(other, 20).placement().x()).isCloseTo(40, within(1e-6));
+        MenuButton copy = (MenuButton) robot.lookup("#copy-point").query();
+        robot.interact(() -> copy.getItems().get(0).fire());
+        assertThat(shot().tracks()).hasSize(3);
+        assertThat(shot().tracks().get(2).footage()).isEqualTo("footage-2");
+        assertThat(shot().tracks().get(2).path()).as("of the same clip").isEqualTo(track().path());
     }
 
     /** In one action the eyes come onto a level of their own that goes along with the head, and what is nudged by hand stays so. */

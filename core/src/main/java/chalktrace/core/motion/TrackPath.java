@@ -1,5 +1,6 @@
 package chalktrace.core.motion;
 
+import chalktrace.core.time.PictureTimes;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -55,15 +56,24 @@ public final class TrackPath {
         }
 
         private Place between(Place after, int at) {
-            double share = (double) (at - picture) / (after.picture - picture);
+            Place there = towards(after, (double) (at - picture) / (after.picture - picture));
+            return new Place(at, there.x, there.y, there.scale, there.degrees, 0, Origin.GUESSED);
+        }
+
+        /** Part of the way to another place, on the same picture. */
+        private Place towards(Place after, double share) {
             return new Place(
-                    at,
+                    picture,
                     x + share * (after.x - x),
                     y + share * (after.y - y),
                     scale + share * (after.scale - scale),
                     degrees + share * (after.degrees - degrees),
-                    0,
-                    Origin.GUESSED);
+                    certainty,
+                    origin);
+        }
+
+        private Place on(int otherPicture, double otherX, double otherY) {
+            return new Place(otherPicture, otherX, otherY, scale, degrees, certainty, origin);
         }
 
         public double distance(Place other) {
@@ -73,6 +83,9 @@ public final class TrackPath {
 
     /** From a picture on nothing was found. @param reason such as {@link PointTracker#LEFT} */
     public record Lost(int picture, String reason) {}
+
+    /** In seconds. */
+    private static final double SAME_MOMENT = 1e-6;
 
     public static final TrackPath NONE = new TrackPath(new TreeMap<>(), List.of());
 
@@ -160,6 +173,35 @@ public final class TrackPath {
             before = place;
         }
         return new TrackPath(out, lost);
+    }
+
+    /**
+     * The same path on another source that shows the same moments, both from their first picture on: where it is as each picture of that starts,
+     * evenly between the places before and after, where both are known and next to each other.
+     *
+     * @param times of the own source @param other of the other one
+     * @param scaleX from px of the own source to px of the other @param scaleY likewise
+     */
+    public TrackPath onto(PictureTimes times, PictureTimes other, double scaleX, double scaleY) {
+        List<Place> out = new ArrayList<>();
+        for (int n = 0; n < other.count(); n++) {
+            int picture = n;
+            double at = other.seconds(n);
+            int own = times.lastBefore(at);
+            Optional<Place> here = at >= times.endSeconds(times.count() - 1) - SAME_MOMENT ? Optional.empty() : at(own);
+            double length = times.endSeconds(own) - times.seconds(own);
+            double share = length <= 0 ? 0 : Math.max(0, Math.min(1, (at - times.seconds(own)) / length));
+            here.map(place ->
+                            at(own + 1).map(next -> place.towards(next, share)).orElse(place))
+                    .map(place -> place.on(picture, place.x * scaleX, place.y * scaleY))
+                    .ifPresent(out::add);
+        }
+        return of(
+                out,
+                lost.stream()
+                        .filter(loss -> loss.picture() < times.count())
+                        .map(loss -> new Lost(other.nearest(times.seconds(loss.picture())), loss.reason()))
+                        .toList());
     }
 
     @Override
