@@ -68,7 +68,8 @@ class ArchitectureTest {
                             "chalktrace.app.kernel..",
                             "chalktrace.app.footage..",
                             "chalktrace.app.sound..",
-                            "chalktrace.app.state..")));
+                            "chalktrace.app.state..",
+                            "chalktrace.app.words..")));
 
     @ArchTest
     static final ArchRule footageAndSoundDoNotKnowEachOther =

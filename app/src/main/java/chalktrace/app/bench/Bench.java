@@ -8,6 +8,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
@@ -184,7 +185,7 @@ public final class Bench extends VBox {
         Label name = new Label(title);
         name.getStyleClass().add("lane-name");
         name.setMaxWidth(NAME_WIDTH - 8);
-        name.setTooltip(new Tooltip("Click to fold this lane"));
+        name.setTooltip(new Tooltip(Words.DESK.of("click-to-fold-this-lane")));
         name.setOnMouseClicked(event -> lane.fold(true));
         return new Row(order, neededBy, wanted, lane, named(lane, name));
     }
@@ -211,12 +212,12 @@ public final class Bench extends VBox {
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setCursor(Cursor.HAND);
         name.setOnMousePressed(event -> session.selection().levelProperty().set(level.id()));
-        Button eye = laneIcon("show or hide this level", () -> session.document()
+        Button eye = laneIcon(Words.DESK.of("show-or-hide-this-level"), () -> session.document()
                 .apply(LevelEdits.change(
-                        "show or hide " + level.name(), level.id(), l -> l.withVisible(!l.visible()))));
-        Button lock = laneIcon("lock or unlock this level", () -> session.document()
+                        Words.DESK.of("show-or-hide", level.name()), level.id(), l -> l.withVisible(!l.visible()))));
+        Button lock = laneIcon(Words.DESK.of("lock-or-unlock-this-level"), () -> session.document()
                 .apply(LevelEdits.change(
-                        "lock or unlock " + level.name(), level.id(), l -> l.withLocked(!l.locked()))));
+                        Words.DESK.of("lock-or-unlock", level.name()), level.id(), l -> l.withLocked(!l.locked()))));
         Runnable show = () -> session.shot().level(level.id()).ifPresent(now -> {
             name.setText(now.name());
             eye.setGraphic(Theme.icon(now.visible() ? Icons.SHOWN : Icons.HIDDEN));
@@ -266,21 +267,23 @@ public final class Bench extends VBox {
         KeySet keys = session.keys();
         Button back = keys.named(
                 Buttons.icon(Icons.BACK, "", () -> session.transport().step(-1)),
-                "one frame back (%s)",
+                Words.DESK.of("one-frame-back"),
                 Action.FRAME_BACK);
         Button on = keys.named(
-                Buttons.icon(Icons.ON, "", () -> session.transport().step(1)), "one frame on (%s)", Action.FRAME_ON);
-        Button play =
-                keys.named(Buttons.icon(Icons.PLAY, "", session.transport()::togglePlay), "play (%s)", Action.PLAY);
+                Buttons.icon(Icons.ON, "", () -> session.transport().step(1)),
+                Words.DESK.of("one-frame-on"),
+                Action.FRAME_ON);
+        Button play = keys.named(
+                Buttons.icon(Icons.PLAY, "", session.transport()::togglePlay), Words.DESK.of("play"), Action.PLAY);
         play.setId("play");
         Button start = keys.named(
                 Buttons.icon(Icons.FIRST, "", () -> session.transport().go(0)),
-                "to the first frame (%s)",
+                Words.DESK.of("to-the-first-frame"),
                 Action.FIRST_FRAME);
         Button end = keys.named(
                 Buttons.icon(Icons.LAST, "", () -> session.transport()
                         .go(session.document().shown().setup().length() - 1)),
-                "to the last frame (%s)",
+                Words.DESK.of("to-the-last-frame"),
                 Action.LAST_FRAME);
         session.transport().playingProperty().addListener((property, before, playing) -> {
             play.setGraphic(Theme.icon(playing ? Icons.PAUSE : Icons.PLAY));
@@ -317,9 +320,9 @@ public final class Bench extends VBox {
         Buttons.named(
                 button,
                 switch (now) {
-                    case ONCE -> "plays once; click for round and round";
-                    case LOOP -> "plays round and round; click for to and fro";
-                    case TO_AND_FRO -> "plays to and fro; click for once";
+                    case ONCE -> Words.DESK.of("plays-once-click-for-round");
+                    case LOOP -> Words.DESK.of("plays-round-and-round-click");
+                    case TO_AND_FRO -> Words.DESK.of("plays-to-and-fro-click");
                 });
     }
 
@@ -328,8 +331,8 @@ public final class Bench extends VBox {
         button.getStyleClass().add("speed");
         button.setMinWidth(Region.USE_PREF_SIZE);
         button.setFocusTraversable(false);
-        button.setAccessibleText("speed of play");
-        button.setTooltip(new Tooltip("speed of play; sound runs with it"));
+        button.setAccessibleText(Words.DESK.of("speed-of-play"));
+        button.setTooltip(new Tooltip(Words.DESK.of("speed-of-play-sound-runs")));
         for (double value : SPEEDS) {
             MenuItem item = new MenuItem(speedText(value));
             item.setOnAction(event -> session.transport().speedProperty().set(value));

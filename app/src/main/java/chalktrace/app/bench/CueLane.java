@@ -3,6 +3,7 @@ package chalktrace.app.bench;
 import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Cue;
@@ -19,7 +20,7 @@ final class CueLane extends TypingLane {
     private static final double REACH_PX = 7;
 
     CueLane(Session session, BenchScale scale) {
-        super("cues", 22, session, scale);
+        super(Words.DESK.of("cues"), 22, session, scale);
         repaintOn(session.cueing().candidatesProperty());
     }
 
@@ -74,7 +75,7 @@ final class CueLane extends TypingLane {
                         Cursor.H_RESIZE,
                         () -> session().selection().itemProperty().set(new Item(Item.Kind.CUE, cue.id())),
                         frames -> MarkEdits.changeCue(
-                                "move the cue " + cue.name(),
+                                Words.DESK.of("move-the-cue", cue.name()),
                                 cue.withSeconds(Math.max(0, cue.seconds() + seconds(frames))))))
                 .or(() -> candidate(x));
     }
@@ -86,7 +87,7 @@ final class CueLane extends TypingLane {
                 .map(onset -> new Grab(
                         Cursor.HAND,
                         () -> session().cueing().keep(List.of(onset), Cue.Kind.OTHER),
-                        frames -> new Edit("keep a cue", shot -> shot)));
+                        frames -> new Edit(Words.DESK.of("keep-a-cue"), shot -> shot)));
     }
 
     private double seconds(double frames) {
@@ -98,7 +99,7 @@ final class CueLane extends TypingLane {
         at(x).ifPresent(cue ->
                 type(scale().xOfSeconds(cue.seconds(), getWidth()), 0, cue.name(), false, (text, on) -> session()
                         .document()
-                        .apply(MarkEdits.changeCue("rename a cue", cue.withName(text)))));
+                        .apply(MarkEdits.changeCue(Words.DESK.of("rename-a-cue"), cue.withName(text)))));
     }
 
     private Optional<Cue> at(double x) {

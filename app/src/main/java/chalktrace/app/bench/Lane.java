@@ -4,6 +4,7 @@ import chalktrace.app.controls.Sentence;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.theme.Tones;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import java.util.Optional;
@@ -79,7 +80,7 @@ public abstract class Lane extends Region {
         this.openHeight = openHeight;
         atEdge.setCycleCount(Animation.INDEFINITE);
         setAccessibleRole(AccessibleRole.SLIDER);
-        setAccessibleText(name + " lane");
+        setAccessibleText(Words.DESK.of("lane", name));
         getChildren().add(canvas);
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
@@ -93,7 +94,7 @@ public abstract class Lane extends Region {
                 session.selection().levelProperty(),
                 scale.pixelsPerFrameProperty(),
                 Theme.lookProperty());
-        foldedName.setText(Sentence.of(name) + ": click to open this lane");
+        foldedName.setText(Words.DESK.of("click-to-open-this-lane", Sentence.of(name)));
         parentProperty().addListener((property, before, row) -> {
             if (row != null) {
                 row.visibleProperty().addListener(new WeakInvalidationListener(repaint));

@@ -1,5 +1,6 @@
 package chalktrace.app.bench;
 
+import chalktrace.app.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.AccessibleRole;
@@ -30,7 +31,7 @@ final class LaneStack extends Region {
         setMinHeight(0);
         bar.getStyleClass().add("lane-bar");
         bar.setAccessibleRole(AccessibleRole.SCROLL_BAR);
-        bar.setAccessibleText("lanes");
+        bar.setAccessibleText(Words.DESK.of("lanes"));
         bar.setOnMousePressed(event -> {
             barHeld = event.getScreenY();
             firstHeld = first;

@@ -4,6 +4,7 @@ import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.drawing.DrawingEdits;
@@ -120,7 +121,8 @@ final class LevelLane extends Lane {
     /** The end of a hold takes from what follows; with Alt it pushes it along. */
     private Edit lengthen(Exposure run, int frames) {
         boolean pushes = session().view().pushesWhatFollowsProperty().get();
-        dragged = Optional.of(pushes ? "pushes what follows" : "takes from what follows (Alt: pushes)");
+        dragged = Optional.of(
+                pushes ? Words.DESK.of("pushes-what-follows") : Words.DESK.of("takes-from-what-follows-alt"));
         return pushes
                 ? DrawingEdits.hold(level, run.start(), frames)
                 : DrawingEdits.trim(level, run.start(), run.end() + frames);

@@ -2,6 +2,7 @@ package chalktrace.app.bench;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
@@ -19,7 +20,7 @@ final class MarkLane extends Lane {
     private static final int[] STEPS = {1, 2, 4, 6, 12, 24, 48, 120, 240, 480, 1200, 2400, 12_000, 120_000};
 
     MarkLane(Session session, BenchScale scale) {
-        super("marks", 22, session, scale);
+        super(Words.DESK.of("marks"), 22, session, scale);
         repaintOn(session.view().proposedMarksProperty(), session.view().keptFrameProperty());
     }
 

@@ -2,6 +2,7 @@ package chalktrace.app.bench;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.MouthChart;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Phone;
@@ -12,7 +13,7 @@ import javafx.scene.canvas.GraphicsContext;
 final class MouthLane extends Lane {
 
     MouthLane(Session session, BenchScale scale) {
-        super("mouths", 20, session, scale);
+        super(Words.DESK.of("mouths"), 20, session, scale);
     }
 
     @Override

@@ -3,6 +3,7 @@ package chalktrace.app.bench;
 import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.speech.PhoneEdits;
 import chalktrace.core.shot.Phone;
@@ -18,7 +19,7 @@ import javafx.scene.canvas.GraphicsContext;
 final class PhoneLane extends TypingLane {
 
     PhoneLane(Session session, BenchScale scale) {
-        super("phonemes", 20, session, scale);
+        super(Words.DESK.of("phonemes"), 20, session, scale);
     }
 
     private record Place(Word word, int index) {

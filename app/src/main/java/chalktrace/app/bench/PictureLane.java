@@ -3,6 +3,7 @@ package chalktrace.app.bench;
 import chalktrace.app.footage.Thumbnails;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.time.FrameRange;
 import chalktrace.media.footage.Reference;
@@ -17,7 +18,7 @@ final class PictureLane extends Lane {
     private static final double WIDEST_ASPECT = 16.0 / 9;
 
     PictureLane(Session session, BenchScale scale) {
-        super("picture", Thumbnails.HEIGHT + 2, session, scale);
+        super(Words.DESK.of("picture"), Thumbnails.HEIGHT + 2, session, scale);
         repaintOn(
                 session.thumbnails().madeProperty(),
                 session.footages().fittedProperty(),

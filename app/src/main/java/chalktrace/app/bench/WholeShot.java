@@ -3,6 +3,7 @@ package chalktrace.app.bench;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.theme.Tones;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Mark;
@@ -35,7 +36,7 @@ final class WholeShot extends Region {
         setMaxHeight(HEIGHT);
         setCursor(Cursor.HAND);
         setAccessibleRole(AccessibleRole.SLIDER);
-        setAccessibleText("whole shot");
+        setAccessibleText(Words.DESK.of("whole-shot"));
         getChildren().add(canvas);
         InvalidationListener repaint = changed -> requestLayout();
         session.document().shownProperty().addListener(repaint);

@@ -3,6 +3,7 @@ package chalktrace.app.bench;
 import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.Word;
 import chalktrace.core.speech.Alignment;
@@ -27,7 +28,7 @@ final class WordLane extends TypingLane {
     private static final double TYPED_SECONDS = 0.25;
 
     WordLane(Session session, BenchScale scale) {
-        super("words", 24, session, scale);
+        super(Words.DESK.of("words"), 24, session, scale);
         repaintOn(session.voicing().reportProperty());
     }
 
@@ -145,7 +146,7 @@ final class WordLane extends TypingLane {
                 cursor,
                 () -> session().selection().itemProperty().set(new Item(Item.Kind.WORD, word.id())),
                 frames -> SpeechEdits.changeWord(
-                        what + " the word " + word.text(), word.id(), w -> change.apply(w, seconds(frames))
+                        Words.DESK.of("the-word", what, word.text()), word.id(), w -> change.apply(w, seconds(frames))
                                 .withPinned(true)));
     }
 
@@ -174,7 +175,9 @@ final class WordLane extends TypingLane {
                         word -> type(left(word), right(word) - left(word), word.text(), false, (text, on) -> session()
                                 .document()
                                 .apply(SpeechEdits.changeWord(
-                                        "rename the word " + word.text(), word.id(), w -> w.withText(text)))));
+                                        Words.DESK.of("rename-the-word", word.text()),
+                                        word.id(),
+                                        w -> w.withText(text)))));
     }
 
     private void typeFrom(double startSeconds) {

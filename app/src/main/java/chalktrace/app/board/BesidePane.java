@@ -3,6 +3,7 @@ package chalktrace.app.board;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.RasterCache;
@@ -80,7 +81,7 @@ public final class BesidePane extends Region {
         this.session = session;
         getStyleClass().add("beside");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setAccessibleText("References beside the board");
+        setAccessibleText(Words.TRACE.of("references-beside-the-board"));
         setMinHeight(0);
         InvalidationListener all = changed -> show();
         session.document().shownProperty().addListener(all);

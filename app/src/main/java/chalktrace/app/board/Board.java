@@ -5,6 +5,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.LineShape;
@@ -59,8 +60,8 @@ public final class Board extends StackPane {
     private final Circle ring = new Circle();
     private final Circle outerRing = new Circle();
     private final Label penWord = new Label();
-    private final Label emptyWord = new Label("Drop footage, a 3D model or a sound here, open a shot with "
-            + Action.OPEN.keys().getDisplayText() + ", or just draw");
+    private final Label emptyWord = new Label(
+            Words.TRACE.of("drop-footage-a-3d-model", Action.OPEN.keys().getDisplayText()));
     private final Button viewState = Buttons.text("", "", () -> view().fit());
     private final PauseTransition penWordStays = new PauseTransition(REFUSAL_STAYS);
     private double lastX;
@@ -95,7 +96,7 @@ public final class Board extends StackPane {
         StackPane.setMargin(emptyWord, new Insets(16));
         this.points = new PointsFrame(session, view);
         FillLook fillLook = new FillLook(session, view);
-        session.keys().named(viewState, "set the view right (%s)", Action.FIT);
+        session.keys().named(viewState, Words.TRACE.of("set-the-view-right"), Action.FIT);
         viewState.getStyleClass().add("view-state");
         StackPane.setAlignment(viewState, Pos.TOP_LEFT);
         StackPane.setMargin(viewState, new Insets(8));
@@ -239,12 +240,12 @@ public final class Board extends StackPane {
     private void showViewState() {
         List<String> words = new ArrayList<>();
         if (view.isTurnedOver()) {
-            words.add("view mirrored");
+            words.add(Words.TRACE.of("view-mirrored"));
         }
         if (Math.abs(view.turnedBy()) >= 0.5) {
-            words.add("view turned " + Math.round(view.turnedBy()) + "\u00b0");
+            words.add(Words.TRACE.of("view-turned", Math.round(view.turnedBy())));
         }
-        viewState.setText(String.join(", ", words) + ": set right");
+        viewState.setText(Words.TRACE.of("set-right", String.join(", ", words)));
         viewState.setVisible(!words.isEmpty());
     }
 

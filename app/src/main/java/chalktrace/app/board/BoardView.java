@@ -4,6 +4,7 @@ import chalktrace.app.controls.Colors;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FootagePictures;
@@ -76,7 +77,7 @@ public final class BoardView extends Region {
         this.session = session;
         getStyleClass().add("board");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setAccessibleText("Board");
+        setAccessibleText(Words.TRACE.of("board"));
         tilePane.setManaged(false);
         tilePane.setMouseTransparent(true);
         getChildren().add(tilePane);

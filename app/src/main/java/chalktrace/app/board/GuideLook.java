@@ -3,6 +3,7 @@ package chalktrace.app.board;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.guide.EllipseRail;
 import chalktrace.core.guide.Guide;
 import java.awt.geom.Point2D;
@@ -76,7 +77,11 @@ final class GuideLook extends Canvas {
                 }
                 through(at(spot), board.toBoard(spot.x() + 1, spot.y()), to);
                 Point2D word = at(spot);
-                word(guide.kind() == Guide.Kind.FLOOR ? "floor" : "height", word.getX() + 8, word.getY() - 6, to);
+                word(
+                        guide.kind() == Guide.Kind.FLOOR ? Words.TRACE.of("floor") : Words.TRACE.of("height"),
+                        word.getX() + 8,
+                        word.getY() - 6,
+                        to);
             }
             case ONE_POINT -> {
                 Guide.Spot spot = guide.point(0);

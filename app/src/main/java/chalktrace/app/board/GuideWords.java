@@ -1,5 +1,6 @@
 package chalktrace.app.board;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.guide.Guide;
 
 /** What a guide is called in lists. */
@@ -9,12 +10,14 @@ public final class GuideWords {
 
     public static String of(Guide guide) {
         return switch (guide.kind()) {
-            case LINE -> "line";
-            case ELLIPSE -> "ellipse";
-            case FLOOR -> "floor at " + Math.round(guide.point(0).y()) + " px";
-            case HEIGHT -> "height at " + Math.round(guide.point(0).y()) + " px";
-            case ONE_POINT -> "perspective to one point";
-            case TWO_POINTS -> "perspective to two points";
+            case LINE -> Words.TRACE.of("line");
+            case ELLIPSE -> Words.TRACE.of("ellipse");
+            case FLOOR ->
+                Words.TRACE.of("floor-at-px", Math.round(guide.point(0).y()));
+            case HEIGHT ->
+                Words.TRACE.of("height-at-px", Math.round(guide.point(0).y()));
+            case ONE_POINT -> Words.TRACE.of("perspective-to-one-point");
+            case TWO_POINTS -> Words.TRACE.of("perspective-to-two-points");
         };
     }
 }

@@ -4,6 +4,7 @@ import chalktrace.app.board.pen.PenEvent;
 import chalktrace.app.session.Landings;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.core.stroke.PenStream;
@@ -100,7 +101,7 @@ public final class PenHand {
         }
         session.transport().stop();
         if (session.document().isLooking()) {
-            refused.accept(sample, "Previewing, not imported: import it or cancel to draw");
+            refused.accept(sample, Words.TRACE.of("previewing-not-imported-import-it"));
             return;
         }
         View.Tool tool =
@@ -115,8 +116,8 @@ public final class PenHand {
         if (seen != gate) {
             refused.accept(
                     sample,
-                    "This is frame " + session.shot().setup().number(seen)
-                            + ", held, as only marked frames are seen: step to it to draw on it");
+                    Words.TRACE.of(
+                            "this-is-frame-held-as", session.shot().setup().number(seen)));
             return;
         }
         StrokeLanding landing = session.landing();

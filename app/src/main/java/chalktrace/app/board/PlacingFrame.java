@@ -5,6 +5,7 @@ import chalktrace.app.session.Placing;
 import chalktrace.app.session.Placing.Lie;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Placement;
@@ -47,8 +48,9 @@ final class PlacingFrame extends Pane {
     PlacingFrame(Session session, BoardView board) {
         this.session = session;
         this.board = board;
-        done = Buttons.edged(
-                Icons.DONE, "Done", () -> session.view().placingProperty().set(null));
+        done = Buttons.edged(Icons.DONE, Words.TRACE.of("done"), () -> session.view()
+                .placingProperty()
+                .set(null));
         done.setId("placed");
         done.getStyleClass().add("placed");
         edge.getStyleClass().add("placing-edge");

@@ -2,6 +2,7 @@ package chalktrace.app.controls;
 
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import java.util.List;
 import java.util.Locale;
 import javafx.beans.property.BooleanProperty;
@@ -17,7 +18,7 @@ public final class Fold extends VBox {
 
     public Fold(String name, boolean open, Node... parts) {
         super(4);
-        title = Buttons.toggle(name, "Show or hide: " + name);
+        title = Buttons.toggle(name, Words.DESK.of("show-or-hide-level", name));
         title.getStyleClass().add("fold-title");
         title.setId("fold-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
         content.getChildren().setAll(parts);

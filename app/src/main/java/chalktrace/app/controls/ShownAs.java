@@ -1,5 +1,6 @@
 package chalktrace.app.controls;
 
+import chalktrace.app.words.Words;
 import java.util.Locale;
 import java.util.function.Function;
 import javafx.util.StringConverter;
@@ -19,7 +20,7 @@ public final class ShownAs {
 
             @Override
             public T fromString(String text) {
-                throw new UnsupportedOperationException("choices are not typed");
+                throw new UnsupportedOperationException(Words.DESK.of("choices-are-not-typed"));
             }
         };
     }

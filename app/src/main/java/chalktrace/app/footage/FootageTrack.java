@@ -1,6 +1,7 @@
 package chalktrace.app.footage;
 
 import chalktrace.app.kernel.Jobs;
+import chalktrace.app.words.Words;
 import chalktrace.core.motion.Luma;
 import chalktrace.core.motion.PointTracker;
 import chalktrace.core.motion.Pyramid;
@@ -101,8 +102,7 @@ public final class FootageTrack {
         double y = middle.getY() * scale;
         int px = (int) Math.round(radius * scale);
         if (Spot.of(first, x, y, Math.max(6, px)).kind() == Spot.Kind.FLAT) {
-            throw new IllegalArgumentException(
-                    "There is nothing to follow there: the picture is even. Choose a place with edges and corners.");
+            throw new IllegalArgumentException(Words.GATHER.of("there-is-nothing-to-follow"));
         }
         return new PointTracker(new Pyramid(first), x, y, px);
     }

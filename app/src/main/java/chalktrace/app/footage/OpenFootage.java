@@ -1,5 +1,6 @@
 package chalktrace.app.footage;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
@@ -116,7 +117,8 @@ final class OpenFootage implements OpenSource {
         for (int k = n - 1; k >= Math.max(0, n - FootageReader.AHEAD); k--) {
             Optional<Picture> picture = own.atHand(k);
             if (picture.isPresent() || !missing.containsKey(k)) {
-                return picture.map(p -> new Found(p, Origin.NEIGHBOUR, missing.get(n) + " The one before it shows."));
+                return picture.map(p ->
+                        new Found(p, Origin.NEIGHBOUR, Words.GATHER.of("the-one-before-it-shows", missing.get(n))));
             }
         }
         return Optional.empty();

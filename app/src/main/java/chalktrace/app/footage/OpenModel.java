@@ -1,6 +1,7 @@
 package chalktrace.app.footage;
 
 import chalktrace.app.kernel.Workers;
+import chalktrace.app.words.Words;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
@@ -122,10 +123,7 @@ final class OpenModel implements OpenSource {
 
     private synchronized Optional<Found> inPlaceOfFailed(Footage clip, StagedPicture picture) {
         return Optional.ofNullable(failed.contains(picture) ? lastDrawn.get(clip.id()) : null)
-                .map(drawn -> new Found(
-                        drawn.picture(),
-                        Origin.NEIGHBOUR,
-                        "This view of the model can't be drawn. The one before it shows."));
+                .map(drawn -> new Found(drawn.picture(), Origin.NEIGHBOUR, Words.GATHER.of("this-view-of-the-model")));
     }
 
     private synchronized Optional<Picture> standIn(Footage clip, int frame) {

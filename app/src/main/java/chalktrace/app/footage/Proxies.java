@@ -3,6 +3,7 @@ package chalktrace.app.footage;
 import chalktrace.app.kernel.Jobs;
 import chalktrace.app.kernel.Notices;
 import chalktrace.app.state.Preferences;
+import chalktrace.app.words.Words;
 import chalktrace.media.UnwritableException;
 import chalktrace.media.footage.Proxy;
 import chalktrace.media.footage.ProxyMaker;
@@ -86,7 +87,7 @@ public final class Proxies {
         considered.put(
                 file,
                 Optional.of(jobs.runBehind(
-                        "proxy of " + Path.of(file).getFileName(),
+                        Words.GATHER.of("proxy-of", Path.of(file).getFileName()),
                         job -> make(file, job),
                         this::done,
                         e -> failed(file, e))));
@@ -109,19 +110,19 @@ public final class Proxies {
 
     /** Throws away all proxies that are not in use. */
     public void empty() {
-        onShelf("empty the proxies", ProxyShelf::empty);
+        onShelf(Words.GATHER.of("empty-the-proxies"), ProxyShelf::empty);
     }
 
     /** Sets how much all proxies may take on the disk; the oldest go when it is too much. */
     public void setLimit(long limitBytes) {
         preferences.setProxyLimitBytes(limitBytes);
-        onShelf("tidy the proxies", kept -> kept.limit(limitBytes));
+        onShelf(Words.GATHER.of("tidy-the-proxies"), kept -> kept.limit(limitBytes));
     }
 
     /** Keeps proxies in another folder. */
     public void moveTo(Path folder) {
         jobs.runBehind(
-                "move the proxies",
+                Words.GATHER.of("move-the-proxies"),
                 job -> {
                     shelf.moveTo(folder);
                     return shelf.folder();
@@ -159,7 +160,7 @@ public final class Proxies {
     }
 
     private void close(Proxy proxy) {
-        jobs.runBehind("close a proxy", ended -> putBack(proxy), this::done, notices::problem);
+        jobs.runBehind(Words.GATHER.of("close-a-proxy"), ended -> putBack(proxy), this::done, notices::problem);
     }
 
     private Void make(String file, Jobs.Job job) throws Exception {
@@ -205,8 +206,10 @@ public final class Proxies {
                     e instanceof UnwritableException
                             ? e
                             : new Exception(
-                                    "The proxy of " + Path.of(file).getFileName() + " could not be finished ("
-                                            + e.getMessage() + "). Stepping goes on, from the footage itself.",
+                                    Words.GATHER.of(
+                                            "the-proxy-of-could-not",
+                                            Path.of(file).getFileName(),
+                                            e.getMessage()),
                                     e));
         }
     }

@@ -1,5 +1,6 @@
 package chalktrace.app.kernel;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.History;
 import chalktrace.core.shot.Shot;
@@ -137,7 +138,7 @@ public final class Document {
     /** Applies an edit as one step of the history; not while another shot is looked at. */
     public void apply(Edit edit) {
         if (isLooking()) {
-            notices.say("Previewing, not imported: import it or cancel to change the shot.");
+            notices.say(Words.DESK.of("previewing-not-imported-import-it"));
             return;
         }
         history.apply(followers.isEmpty() ? edit : new Edit(edit.name(), shot -> followed(shot, edit)));
@@ -212,7 +213,7 @@ public final class Document {
 
     /** Puts work that was not saved in place, as a step that can be undone. */
     void recover(Shot unsavedWork) {
-        apply(new Edit("restore unsaved work", before -> unsavedWork));
+        apply(new Edit(Words.DESK.of("restore-unsaved-work"), before -> unsavedWork));
     }
 
     void savedAs(Shot written, Path target, Optional<ShotLock> itsLock) {

@@ -1,5 +1,6 @@
 package chalktrace.app.kernel;
 
+import chalktrace.app.words.Words;
 import java.util.List;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -163,12 +164,10 @@ public final class Jobs {
     }
 
     private static String words(String name, Error e) {
-        String what = name.isEmpty() ? "" : " to " + name;
+        String what = name.isEmpty() ? "" : " " + Words.DESK.of("to", name);
         return e instanceof OutOfMemoryError
-                ? "There is not enough memory" + what
-                        + ": nothing was changed. Close other programs, or take a smaller part."
-                : "Something in the program is broken (" + e + "): it could not go on" + what
-                        + "; nothing was changed.";
+                ? Words.DESK.of("there-is-not-enough-memory", what)
+                : Words.DESK.of("something-in-the-program-is", e, what);
     }
 
     /** Runs something small again and again, without showing it. */

@@ -1,5 +1,6 @@
 package chalktrace.app.kernel;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.file.Journal;
 import java.io.IOException;
@@ -33,7 +34,8 @@ public final class Keeping {
     private record State(Shot shot, boolean saved, int session) {}
 
     private final Notices notices;
-    private final ScheduledExecutorService thread = Workers.scheduled("keep unsaved work", Thread.NORM_PRIORITY);
+    private final ScheduledExecutorService thread =
+            Workers.scheduled(Words.DESK.of("keep-unsaved-work"), Thread.NORM_PRIORITY);
     private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper();
 
     /** The latest state that is not kept yet; null for none. Guarded by this. */
@@ -176,7 +178,7 @@ public final class Keeping {
 
     /** What is to be said of it. */
     String warning() {
-        return "Recovery is off: unsaved work can't be kept (" + problem.get() + "). Save the shot soon.";
+        return Words.DESK.of("recovery-is-off-unsaved-work", problem.get());
     }
 
     private static String reason(Throwable e) {

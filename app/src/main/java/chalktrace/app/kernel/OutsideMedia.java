@@ -1,6 +1,7 @@
 package chalktrace.app.kernel;
 
 import chalktrace.app.state.MediaFolders;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Shot;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -12,7 +13,7 @@ import java.util.stream.Collectors;
 public final class OutsideMedia {
 
     /** What a file's card and lane say. */
-    public static final String HELD_BACK = "Lies outside the shot's folder, and is not read until you allow it.";
+    public static final String HELD_BACK = Words.DESK.of("lies-outside-the-shots-folder");
 
     private final Document document;
     private final MediaFolders folders;
@@ -59,9 +60,9 @@ public final class OutsideMedia {
 
     /** The question that is asked of a shot that was opened. */
     String question() {
-        return "This shot names media outside its own folder, in "
-                + folders().stream().map(Path::toString).collect(Collectors.joining(", "))
-                + ". It is not read until you allow it.";
+        return Words.DESK.of(
+                "this-shot-names-media-outside",
+                folders().stream().map(Path::toString).collect(Collectors.joining(", ")));
     }
 
     private void letFileRead() {

@@ -1,5 +1,6 @@
 package chalktrace.app.kernel;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import java.util.ArrayList;
@@ -145,15 +146,14 @@ public final class Proposals {
                 run();
             } else if (!isUnchanged()) {
                 notices.offer(
-                        "What \"" + name + "\" looked at has changed meanwhile: nothing was done.",
-                        new Notices.Offer("Run again", this::run));
+                        Words.DESK.of("what-looked-at-has-changed", name),
+                        new Notices.Offer(Words.DESK.of("run-again"), this::run));
             } else if (document.isHeld()) {
                 waiting.add(() -> arrived(outcome));
             } else if (document.redoable() != null && document.redoable() != redo) {
                 notices.offer(
-                        "\"" + name
-                                + "\" is ready, but something was undone meanwhile that could not be redone after it.",
-                        new Notices.Offer("Apply", () -> take(outcome)));
+                        Words.DESK.of("is-ready-but-something-was", name),
+                        new Notices.Offer(Words.DESK.of("apply"), () -> take(outcome)));
             } else {
                 commit(outcome);
             }

@@ -1,5 +1,6 @@
 package chalktrace.app.kernel;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.UnreadableException;
@@ -22,7 +23,7 @@ import javafx.application.Platform;
 public final class Shelf {
 
     /** The name of a shot that has none yet. */
-    public static final String UNTITLED = "untitled";
+    public static final String UNTITLED = Words.DESK.of("untitled");
 
     private final Document document;
     private final Jobs jobs;
@@ -69,7 +70,7 @@ public final class Shelf {
     private void find(Search search, Consumer<List<Found>> then) {
         Document.Opening opening = document.opening();
         jobs.run(
-                "look for unsaved work",
+                Words.DESK.of("look-for-unsaved-work"),
                 job -> search.run().stream().map(Shelf::read).toList(),
                 found -> {
                     if (!found.isEmpty() && document.isStill(opening)) {
@@ -82,8 +83,9 @@ public final class Shelf {
     private static Found read(Leftover leftover) {
         try {
             Leftover.Recovered recovered = leftover.recover();
-            String missing =
-                    recovered.missing().isEmpty() ? "" : "Missing: " + String.join(", ", recovered.missing()) + ".";
+            String missing = recovered.missing().isEmpty()
+                    ? ""
+                    : Words.DESK.of("missing", String.join(", ", recovered.missing()));
             return new Found(leftover, Optional.of(recovered.shot()), missing);
         } catch (UnreadableException e) {
             return new Found(leftover, Optional.empty(), e.getMessage());
@@ -106,7 +108,7 @@ public final class Shelf {
                 .filter(lock -> file.equals(document.pathProperty().get()))
                 .map(ShotLock.Taken::of);
         jobs.run(
-                "open " + file.getFileName(),
+                Words.DESK.of("open-file", file.getFileName()),
                 job -> {
                     ShotFile.Opened opened = ShotFile.open(file);
                     ShotLock.Taken lock =
@@ -125,8 +127,7 @@ public final class Shelf {
         Optional<String> holder = read.lock.holder();
         String readOnly = read.opened
                 .whyReadOnly()
-                .or(() -> holder.map(who -> file.getFileName() + " is open by " + who
-                        + ". You can look and draw; save under another name."))
+                .or(() -> holder.map(who -> Words.DESK.of("is-open-by-you-can", file.getFileName(), who)))
                 .orElse(null);
         keeping.begin(inTheFile -> Journal.of(file, inTheFile, unsavedFolder), shot);
         restored.clear();
@@ -141,12 +142,12 @@ public final class Shelf {
         if (readOnly != null
                 && read.lock.mayBeLeft()
                 && read.opened.whyReadOnly().isEmpty()) {
-            words.add("If that is not so any more, open it for editing.");
-            offers.add(new Notices.Offer("Open for editing", () -> takeOver(file, leftovers)));
+            words.add(Words.DESK.of("if-that-is-not-so"));
+            offers.add(new Notices.Offer(Words.DESK.of("open-for-editing"), () -> takeOver(file, leftovers)));
         }
         if (!outside.folders().isEmpty()) {
             words.add(outside.question());
-            offers.add(new Notices.Offer("Allow and read", outside::allow));
+            offers.add(new Notices.Offer(Words.DESK.of("allow-and-read"), outside::allow));
         }
         if (!words.isEmpty()) {
             notices.offer(String.join(" ", words), offers.toArray(Notices.Offer[]::new));
@@ -159,8 +160,7 @@ public final class Shelf {
     /** Opens the shot anew as one's own; what was drawn on it meanwhile would go with the one that is looked at. */
     private void takeOver(Path file, Consumer<List<Found>> leftovers) {
         if (document.unsavedProperty().get()) {
-            notices.problem("You have drawn on this shot: save that under another name, then open " + file.getFileName()
-                    + " again.");
+            notices.problem(Words.DESK.of("you-have-drawn-on-this", file.getFileName()));
         } else {
             open(file, true, leftovers);
         }
@@ -203,7 +203,7 @@ public final class Shelf {
                 .map(Found::leftover)
                 .toList();
         jobs.run(
-                "save " + target.getFileName(),
+                Words.DESK.of("save-file", target.getFileName()),
                 job -> {
                     requireThere(before, target);
                     Optional<ShotLock> lock = elsewhere ? lock(target, mine) : Optional.empty();
@@ -236,7 +236,7 @@ public final class Shelf {
         String name = document.shot().name();
         boolean unnamed = name.equals(UNTITLED) || before != null && name.equals(nameOf(before));
         if (unnamed && !name.equals(nameOf(target)) && !document.isLooking()) {
-            document.apply(new Edit("name the shot", shot -> shot.withName(nameOf(target))));
+            document.apply(new Edit(Words.DESK.of("name-the-shot"), shot -> shot.withName(nameOf(target))));
         }
     }
 
@@ -251,7 +251,7 @@ public final class Shelf {
     private static void requireThere(ShotPlace before, Path target) throws UnwritableException {
         if (before != null && target.equals(before.file()) && !before.isStillThere()) {
             throw UnwritableException.of(
-                    target, "saved", "Choose Save as, and where it shall be.", new IOException(before.gone()));
+                    target, "saved", Words.DESK.of("choose-save-as-and-where"), new IOException(before.gone()));
         }
     }
 
@@ -262,8 +262,8 @@ public final class Shelf {
             Platform.runLater(() -> {
                 if (place == open && told != open) {
                     told = open;
-                    notices.problem(open.file().getFileName() + " is not where it was: " + open.gone()
-                            + ". Choose Save as, and where the shot shall be.");
+                    notices.problem(
+                            Words.DESK.of("is-not-where-it-was", open.file().getFileName(), open.gone()));
                 }
             });
         }
@@ -280,8 +280,9 @@ public final class Shelf {
             throw UnwritableException.of(
                     target,
                     "saved",
-                    "Save under another name.",
-                    new IOException("it is open by " + taken.holder().get()));
+                    Words.DESK.of("save-under-another-name"),
+                    new IOException(
+                            Words.DESK.of("it-is-open-by", taken.holder().get())));
         }
         return taken.lock();
     }
@@ -302,7 +303,7 @@ public final class Shelf {
                 .toList());
         note();
         if (keeping.problemProperty().get() != null) {
-            notices.problem("Saved. " + keeping.warning());
+            notices.problem(Words.DESK.of("saved", keeping.warning()));
         }
     }
 

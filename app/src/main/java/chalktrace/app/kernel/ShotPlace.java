@@ -1,5 +1,6 @@
 package chalktrace.app.kernel;
 
+import chalktrace.app.words.Words;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -32,7 +33,7 @@ record ShotPlace(Path file, Optional<Object> folderKey) {
 
     /** What has happened when it is no longer there. */
     String gone() {
-        return "the folder " + file.toAbsolutePath().getParent() + " was moved, renamed or taken away while "
-                + file.getFileName() + " was open";
+        return Words.DESK.of(
+                "the-folder-was-moved-renamed", file.toAbsolutePath().getParent(), file.getFileName());
     }
 }

@@ -1,82 +1,85 @@
 package chalktrace.app.keys;
 
+import chalktrace.app.words.Words;
 import java.util.EnumSet;
+import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 
 /** Everything that a key does, with the key that does it. Those without a modifier lie under the left hand. */
 public enum Action {
-    FRAME_BACK("one frame back (held: roll)", KeyCode.D),
-    FRAME_ON("one frame on (held: roll)", KeyCode.F),
-    MARK_BACK("to the mark before", KeyCode.S),
-    MARK_ON("to the next mark", KeyCode.G),
-    DRAWING_BACK("to the drawing before on this level", KeyCode.C),
-    DRAWING_ON("to the next drawing on this level", KeyCode.V),
-    CUE_BACK("to the cue before", KeyCode.S, KeyCombination.SHIFT_DOWN),
-    CUE_ON("to the next cue", KeyCode.G, KeyCombination.SHIFT_DOWN),
-    SECOND_BACK("one second back", KeyCode.C, KeyCombination.SHIFT_DOWN),
-    SECOND_ON("one second on", KeyCode.V, KeyCombination.SHIFT_DOWN),
-    FIRST_FRAME("to the first frame", KeyCode.HOME),
-    LAST_FRAME("to the last frame", KeyCode.END),
-    PEEK_BACK("held: show the drawing before", KeyCode.A),
-    HIDE_FOOTAGE("held: hide footage", KeyCode.Q),
-    ONION_SKIN("onion skin", KeyCode.W),
-    CHALK_OR_DUSTER("between chalk and duster", KeyCode.R),
-    PICK("select strokes", KeyCode.T),
-    FILL("fill between lines", KeyCode.T, KeyCombination.SHIFT_DOWN),
-    LEVEL_HERE("to the level under the pointer", KeyCode.X, KeyCombination.SHIFT_DOWN),
-    SNAP("follow the edges of the picture, or not", KeyCode.B, KeyCombination.SHIFT_DOWN),
-    NUDGE_LEFT("move selection left", KeyCode.LEFT),
-    NUDGE_RIGHT("move selection right", KeyCode.RIGHT),
-    NUDGE_UP("move selection up", KeyCode.UP),
-    NUDGE_DOWN("move selection down", KeyCode.DOWN),
-    PUSH_LEFT("move selection ten pixels left", KeyCode.LEFT, KeyCombination.SHIFT_DOWN),
-    PUSH_RIGHT("move selection ten pixels right", KeyCode.RIGHT, KeyCombination.SHIFT_DOWN),
-    PUSH_UP("move selection ten pixels up", KeyCode.UP, KeyCombination.SHIFT_DOWN),
-    PUSH_DOWN("move selection ten pixels down", KeyCode.DOWN, KeyCombination.SHIFT_DOWN),
-    PUT_AWAY("clear selection", KeyCode.ESCAPE),
-    COPY("copy selection", KeyCode.C, KeyCombination.SHORTCUT_DOWN),
-    CUT("cut selection", KeyCode.X, KeyCombination.SHORTCUT_DOWN),
-    PASTE("paste in place", KeyCode.V, KeyCombination.SHORTCUT_DOWN),
-    DUPLICATE("duplicate selection", KeyCode.D, KeyCombination.SHORTCUT_DOWN),
-    PICK_ALL("select the whole drawing", KeyCode.A, KeyCombination.SHORTCUT_DOWN),
-    NEW_DRAWING("new drawing here", KeyCode.E),
-    CHALK_1("first chalk", KeyCode.DIGIT1),
-    CHALK_2("second chalk", KeyCode.DIGIT2),
-    CHALK_3("third chalk", KeyCode.DIGIT3),
-    CHALK_4("fourth chalk", KeyCode.DIGIT4),
-    CHALK_5("fifth chalk", KeyCode.DIGIT5),
-    CHALK_6("sixth chalk", KeyCode.DIGIT6),
-    HOLD_LONGER("hold this drawing one frame longer", KeyCode.F, KeyCombination.SHIFT_DOWN),
-    HOLD_SHORTER("hold this drawing one frame shorter", KeyCode.D, KeyCombination.SHIFT_DOWN),
-    MARK("mark this frame: key, breakdown, none", KeyCode.B),
-    WORD("type a word at the gate", KeyCode.ENTER),
-    CUE("set a cue at the gate", KeyCode.X),
-    PLAY("play and stop", KeyCode.SPACE),
-    PLAY_BACKWARDS("play backwards", KeyCode.SPACE, KeyCombination.SHIFT_DOWN),
-    PLAY_FROM("play from this frame on", KeyCode.E, KeyCombination.SHIFT_DOWN),
-    PLAY_TO("play up to this frame", KeyCode.R, KeyCombination.SHIFT_DOWN),
-    PLAY_ALL("play the whole shot", KeyCode.W, KeyCombination.SHIFT_DOWN),
-    KEEP_FRAME("keep this frame to flip to", KeyCode.BACK_QUOTE, KeyCombination.SHIFT_DOWN),
-    FLIP("held: show the kept frame", KeyCode.BACK_QUOTE),
-    GUIDES("set guides", KeyCode.Q, KeyCombination.SHIFT_DOWN),
-    MIRROR_VIEW("turn the view over, left and right", KeyCode.A, KeyCombination.SHIFT_DOWN),
-    HEAR("held: hear this frame again and again", KeyCode.H),
-    HEAR_BACKWARDS("held: hear this frame backwards", KeyCode.J),
-    MOVE_VIEW("held: drag moves the view, with Shift turns it, with Alt zooms", KeyCode.Z),
-    FIT("show the whole picture", KeyCode.Z, KeyCombination.SHIFT_DOWN),
-    SHEET("the exposure sheet in the board's place, and back", KeyCode.TAB, KeyCombination.SHIFT_DOWN),
-    WHOLE_WINDOW("hide tray and ledge", KeyCode.TAB),
-    REMOVE("remove what is chosen on the bench", KeyCode.DELETE),
-    UNDO("undo", KeyCode.Z, KeyCombination.SHORTCUT_DOWN),
-    REDO("redo", KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
-    NEW_SHOT("new shot", KeyCode.N, KeyCombination.SHORTCUT_DOWN),
-    OPEN("open", KeyCode.O, KeyCombination.SHORTCUT_DOWN),
-    SAVE("save", KeyCode.S, KeyCombination.SHORTCUT_DOWN),
-    SAVE_AS("save as", KeyCode.S, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
-    QUIT("quit", KeyCode.Q, KeyCombination.SHORTCUT_DOWN);
+    FRAME_BACK(KeyCode.D),
+    FRAME_ON(KeyCode.F),
+    MARK_BACK(KeyCode.S),
+    MARK_ON(KeyCode.G),
+    DRAWING_BACK(KeyCode.C),
+    DRAWING_ON(KeyCode.V),
+    CUE_BACK(KeyCode.S, KeyCombination.SHIFT_DOWN),
+    CUE_ON(KeyCode.G, KeyCombination.SHIFT_DOWN),
+    SECOND_BACK(KeyCode.C, KeyCombination.SHIFT_DOWN),
+    SECOND_ON(KeyCode.V, KeyCombination.SHIFT_DOWN),
+    FIRST_FRAME(KeyCode.HOME),
+    LAST_FRAME(KeyCode.END),
+    PEEK_BACK(KeyCode.A),
+    HIDE_FOOTAGE(KeyCode.Q),
+    ONION_SKIN(KeyCode.W),
+    CHALK_OR_DUSTER(KeyCode.R),
+    PICK(KeyCode.T),
+    FILL(KeyCode.T, KeyCombination.SHIFT_DOWN),
+    LEVEL_HERE(KeyCode.X, KeyCombination.SHIFT_DOWN),
+    SNAP(KeyCode.B, KeyCombination.SHIFT_DOWN),
+    NUDGE_LEFT(KeyCode.LEFT),
+    NUDGE_RIGHT(KeyCode.RIGHT),
+    NUDGE_UP(KeyCode.UP),
+    NUDGE_DOWN(KeyCode.DOWN),
+    PUSH_LEFT(KeyCode.LEFT, KeyCombination.SHIFT_DOWN),
+    PUSH_RIGHT(KeyCode.RIGHT, KeyCombination.SHIFT_DOWN),
+    PUSH_UP(KeyCode.UP, KeyCombination.SHIFT_DOWN),
+    PUSH_DOWN(KeyCode.DOWN, KeyCombination.SHIFT_DOWN),
+    PUT_AWAY(KeyCode.ESCAPE),
+    COPY(KeyCode.C, KeyCombination.SHORTCUT_DOWN),
+    CUT(KeyCode.X, KeyCombination.SHORTCUT_DOWN),
+    PASTE(KeyCode.V, KeyCombination.SHORTCUT_DOWN),
+    DUPLICATE(KeyCode.D, KeyCombination.SHORTCUT_DOWN),
+    PICK_ALL(KeyCode.A, KeyCombination.SHORTCUT_DOWN),
+    NEW_DRAWING(KeyCode.E),
+    CHALK_1(KeyCode.DIGIT1),
+    CHALK_2(KeyCode.DIGIT2),
+    CHALK_3(KeyCode.DIGIT3),
+    CHALK_4(KeyCode.DIGIT4),
+    CHALK_5(KeyCode.DIGIT5),
+    CHALK_6(KeyCode.DIGIT6),
+    HOLD_LONGER(KeyCode.F, KeyCombination.SHIFT_DOWN),
+    HOLD_SHORTER(KeyCode.D, KeyCombination.SHIFT_DOWN),
+    MARK(KeyCode.B),
+    WORD(KeyCode.ENTER),
+    CUE(KeyCode.X),
+    PLAY(KeyCode.SPACE),
+    PLAY_BACKWARDS(KeyCode.SPACE, KeyCombination.SHIFT_DOWN),
+    PLAY_FROM(KeyCode.E, KeyCombination.SHIFT_DOWN),
+    PLAY_TO(KeyCode.R, KeyCombination.SHIFT_DOWN),
+    PLAY_ALL(KeyCode.W, KeyCombination.SHIFT_DOWN),
+    KEEP_FRAME(KeyCode.BACK_QUOTE, KeyCombination.SHIFT_DOWN),
+    FLIP(KeyCode.BACK_QUOTE),
+    GUIDES(KeyCode.Q, KeyCombination.SHIFT_DOWN),
+    MIRROR_VIEW(KeyCode.A, KeyCombination.SHIFT_DOWN),
+    HEAR(KeyCode.H),
+    HEAR_BACKWARDS(KeyCode.J),
+    MOVE_VIEW(KeyCode.Z),
+    FIT(KeyCode.Z, KeyCombination.SHIFT_DOWN),
+    SHEET(KeyCode.TAB, KeyCombination.SHIFT_DOWN),
+    WHOLE_WINDOW(KeyCode.TAB),
+    REMOVE(KeyCode.DELETE),
+    UNDO(KeyCode.Z, KeyCombination.SHORTCUT_DOWN),
+    REDO(KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
+    NEW_SHOT(KeyCode.N, KeyCombination.SHORTCUT_DOWN),
+    OPEN(KeyCode.O, KeyCombination.SHORTCUT_DOWN),
+    SAVE(KeyCode.S, KeyCombination.SHORTCUT_DOWN),
+    SAVE_AS(KeyCode.S, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
+    QUIT(KeyCode.Q, KeyCombination.SHORTCUT_DOWN);
 
     private static final Set<Action> FIELDS_HAVE_THEIR_OWN =
             EnumSet.of(UNDO, REDO, COPY, CUT, PASTE, DUPLICATE, PICK_ALL);
@@ -84,22 +87,27 @@ public enum Action {
     private static final Set<Action> HELD =
             EnumSet.of(FRAME_BACK, FRAME_ON, PEEK_BACK, HIDE_FOOTAGE, FLIP, HEAR, HEAR_BACKWARDS, MOVE_VIEW);
 
-    private final String use;
     private final KeyCodeCombination keys;
 
-    Action(String use, KeyCode code, KeyCombination.Modifier... modifiers) {
-        this.use = use;
+    Action(KeyCode code, KeyCombination.Modifier... modifiers) {
         this.keys = new KeyCodeCombination(code, modifiers);
     }
 
     /** What it does, in words. */
     public String use() {
-        return use;
+        return Words.DESK.of("action." + inWords());
     }
 
-    /** Whether a person who asks in everyday words may mean it. */
+    private String inWords() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** Whether each word of a question begins one of the words that say what it does, or one by which people look for it. */
     public boolean isFoundBy(String asked) {
-        return Synonyms.match(this, asked);
+        String all = use() + " " + Words.DESK.ifAny("find." + inWords()).orElse("");
+        String[] words = all.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+");
+        return Stream.of(asked.toLowerCase(Locale.ROOT).strip().split("\\s+"))
+                .allMatch(part -> Stream.of(words).anyMatch(word -> word.startsWith(part)));
     }
 
     /** The key that does it in a new program; {@link KeySet} knows which one does now. */

@@ -1,6 +1,7 @@
 package chalktrace.app.keys;
 
 import chalktrace.app.controls.Sentence;
+import chalktrace.app.words.Words;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.Writer;
@@ -121,18 +122,18 @@ public final class KeySet {
      */
     public Optional<Action> set(Action action, KeyCodeCombination wanted) {
         if (action.isFixed()) {
-            throw new IllegalArgumentException("The key of \"" + action.use() + "\" is the system's own and stays.");
+            throw new IllegalArgumentException(Words.DESK.of("the-key-of-is-the", action.use()));
         }
         if (wanted.getCode().isModifierKey()) {
-            throw new IllegalArgumentException("A modifier alone is no key. Press it together with another.");
+            throw new IllegalArgumentException(Words.DESK.of("a-modifier-alone-is-no"));
         }
         Map<Action, KeyCodeCombination> next = new EnumMap<>(keys.get());
         Optional<Action> had = Arrays.stream(Action.values())
                 .filter(other -> other != action && of(other).equals(wanted))
                 .findFirst();
         if (had.filter(Action::isFixed).isPresent()) {
-            throw new IllegalArgumentException(wanted.getDisplayText() + " is the system's own key for \""
-                    + had.get().use() + "\" and stays.");
+            throw new IllegalArgumentException(Words.DESK.of(
+                    "is-the-systems-own-key", wanted.getDisplayText(), had.get().use()));
         }
         next.put(action, wanted);
         had.ifPresent(other -> next.put(other, of(action)));
@@ -146,8 +147,7 @@ public final class KeySet {
     private static void requireNoModifierWhereHeld(Map<Action, KeyCodeCombination> keys) {
         keys.forEach((action, combination) -> {
             if (action.isHeld() && !combination.equals(new KeyCodeCombination(combination.getCode()))) {
-                throw new IllegalArgumentException("\"" + action.use()
-                        + "\" works while its key is held, so it needs one without Shift, Ctrl or Alt.");
+                throw new IllegalArgumentException(Words.DESK.of("works-while-its-key-is", action.use()));
             }
         });
     }
@@ -193,7 +193,7 @@ public final class KeySet {
             }
             Set<KeyCombination> all = new HashSet<>(next.values());
             if (all.size() < next.size()) {
-                throw new IllegalArgumentException("two actions share a key");
+                throw new IllegalArgumentException(Words.DESK.of("two-actions-share-a-key"));
             }
             requireNoModifierWhereHeld(next);
             keys.set(next);
@@ -241,7 +241,7 @@ public final class KeySet {
         return MODIFIERS.stream()
                 .filter(modifier -> modifier.getKey().toString().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("\"" + name + "\" is no modifier"));
+                .orElseThrow(() -> new IllegalArgumentException(Words.DESK.of("is-no-modifier", name)));
     }
 
     private static List<KeyCombination.Modifier> modifiers(KeyCodeCombination combination) {

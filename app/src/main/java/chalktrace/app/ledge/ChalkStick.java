@@ -1,6 +1,7 @@
 package chalktrace.app.ledge;
 
 import chalktrace.app.controls.Colors;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Chalk;
 import javafx.scene.control.Button;
 import javafx.scene.control.Tooltip;
@@ -64,7 +65,8 @@ final class ChalkStick extends Button {
             shadow.setFill(Color.color(0, 0, 0, 0.45));
             drawn.getChildren().add(0, shadow);
         }
-        String use = chalk.name() + (key <= 6 ? " chalk (" + key + ")" : " chalk");
+        String use =
+                key <= 6 ? Words.TRACE.of("chalk-with-key", chalk.name(), key) : Words.TRACE.of("chalk", chalk.name());
         setTooltip(new Tooltip(use));
         setAccessibleText(use);
     }

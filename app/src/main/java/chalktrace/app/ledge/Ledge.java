@@ -11,6 +11,7 @@ import chalktrace.app.session.View.Duster;
 import chalktrace.app.session.View.LineKind;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.GuideEdits;
 import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.guide.Guide;
@@ -45,22 +46,23 @@ public final class Ledge extends HBox {
     /** WCAG 2.2, 1.4.11: what a graphic needs to be seen. */
     private static final double LEAST_CONTRAST = 3;
 
-    private static final String[] HOLDS = {"ones", "twos", "threes", "fours"};
+    private static final String[] HOLDS = {
+        Words.TRACE.of("ones"), Words.TRACE.of("twos"), Words.TRACE.of("threes"), Words.TRACE.of("fours")
+    };
 
     private final Session session;
     private final HBox sticks = new HBox();
     private final List<ChalkStick> shown = new ArrayList<>();
     private final HBox modes = new HBox(8);
     private final ToggleButton snap = Buttons.toggle(Icons.SNAP, "");
-    private final ToggleButton along = Buttons.toggle(Icons.ALONG_GUIDES, "lines that start near a guide run along it");
-    private final ToggleButton within = Buttons.toggle(Icons.WITHIN_PAINT, "paint only on what is painted already");
+    private final ToggleButton along = Buttons.toggle(Icons.ALONG_GUIDES, Words.TRACE.of("lines-that-start-near-a"));
+    private final ToggleButton within = Buttons.toggle(Icons.WITHIN_PAINT, Words.TRACE.of("paint-only-on-what-is"));
     private final HBox kinds = new HBox();
     private final HBox ways = new HBox(2, snap, along, within);
     private final List<BoardTool> more;
     private final Label landing = new Label();
-    private final ToggleButton greyPaper = Buttons.toggle(
-            "Grey paper",
-            "Shows the paper grey while you work, as this chalk hardly shows on it. Exports keep the paper.");
+    private final ToggleButton greyPaper =
+            Buttons.toggle(Words.TRACE.of("grey-paper"), Words.TRACE.of("shows-the-paper-grey-while"));
 
     /** @param more tools beside those of the ground */
     public Ledge(Session session, List<BoardTool> more) {
@@ -75,7 +77,7 @@ public final class Ledge extends HBox {
         landing.setMinWidth(0);
         landing.setMaxHeight(Double.MAX_VALUE);
         modes.setAlignment(Pos.CENTER_LEFT);
-        session.keys().named(snap, "follow the edges of the picture (%s)", Action.SNAP);
+        session.keys().named(snap, Words.TRACE.of("follow-the-edges-of-the"), Action.SNAP);
         snap.setId("snap");
         snap.selectedProperty().bindBidirectional(session.snapping().onProperty());
         along.setId("along-guides");
@@ -86,7 +88,7 @@ public final class Ledge extends HBox {
         prepareKinds();
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        landing.setTooltip(new Tooltip("where the next stroke lands"));
+        landing.setTooltip(new Tooltip(Words.TRACE.of("where-the-next-stroke-lands")));
         greyPaper.setId("grey-paper");
         greyPaper.setMinWidth(Region.USE_PREF_SIZE);
         greyPaper.selectedProperty().bindBidirectional(session.view().greyPaperProperty());
@@ -119,10 +121,10 @@ public final class Ledge extends HBox {
     private HBox tools() {
         HBox box = new HBox(
                 2,
-                tool(Tool.DUSTER, Icons.DUSTER, "duster: takes off what was drawn (%s)", Action.CHALK_OR_DUSTER),
-                tool(Tool.PICK, Icons.PICK, "select strokes to move, bend, copy (%s)", Action.PICK),
-                tool(Tool.FILL, Icons.FILL, "fill between lines (%s)", Action.FILL),
-                tool(Tool.GUIDES, Icons.GUIDES, "set guides: floor, height, ellipse, perspective (%s)", Action.GUIDES));
+                tool(Tool.DUSTER, Icons.DUSTER, Words.TRACE.of("duster-takes-off-what-was"), Action.CHALK_OR_DUSTER),
+                tool(Tool.PICK, Icons.PICK, Words.TRACE.of("select-strokes-to-move-bend"), Action.PICK),
+                tool(Tool.FILL, Icons.FILL, Words.TRACE.of("fill-between-lines"), Action.FILL),
+                tool(Tool.GUIDES, Icons.GUIDES, Words.TRACE.of("set-guides-floor-height-ellipse"), Action.GUIDES));
         more.forEach(tool -> box.getChildren().add(tool(tool)));
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
@@ -159,16 +161,18 @@ public final class Ledge extends HBox {
             return List.of(choice(
                     session.view().dusterProperty(),
                     Map.of(
-                            Duster.STROKE, "whole strokes",
-                            Duster.TOUCH, "what it touches",
-                            Duster.CROSSING, "to the next crossing")));
+                            Duster.STROKE, Words.TRACE.of("whole-strokes"),
+                            Duster.TOUCH, Words.TRACE.of("what-it-touches"),
+                            Duster.CROSSING, Words.TRACE.of("to-the-next-crossing"))));
         }
         if (tool.equals(Tool.PICK)) {
             return List.of(middled(
-                    choice(session.view().pickByBoxProperty().asObject(), Map.of(false, "by a loop", true, "by a box")),
+                    choice(
+                            session.view().pickByBoxProperty().asObject(),
+                            Map.of(false, Words.TRACE.of("by-a-loop"), true, Words.TRACE.of("by-a-box"))),
                     choice(
                             session.view().pickAcrossProperty().asObject(),
-                            Map.of(false, "on this level", true, "on all levels"))));
+                            Map.of(false, Words.TRACE.of("on-this-level"), true, Words.TRACE.of("on-all-levels")))));
         }
         if (tool.equals(Tool.FILL)) {
             return List.of(fillWords());
@@ -188,8 +192,8 @@ public final class Ledge extends HBox {
                 .bind(session.painting()
                         .paintBoundsProperty()
                         .map(paint -> paint
-                                ? "Touch between lines, or dark or thin paint, of this level"
-                                : "Touch between lines of this level"));
+                                ? Words.TRACE.of("touch-between-lines-or-dark")
+                                : Words.TRACE.of("touch-between-lines-of-this")));
         return words;
     }
 
@@ -223,10 +227,10 @@ public final class Ledge extends HBox {
         kinds.getStyleClass().add("edged-box");
         kinds.setMaxHeight(26);
         ToggleGroup group = new ToggleGroup();
-        kind(LineKind.FREE, Icons.FREE_LINE, "free line (with Shift: straight)", group);
-        kind(LineKind.STRAIGHT, Icons.STRAIGHT_LINE, "straight line", group);
-        kind(LineKind.ELLIPSE, Icons.ELLIPSE, "ellipse (with Shift: circle)", group);
-        kind(LineKind.CLOSED, Icons.CLOSED_SHAPE, "closed shape: ends where it begins", group);
+        kind(LineKind.FREE, Icons.FREE_LINE, Words.TRACE.of("free-line-with-shift-straight"), group);
+        kind(LineKind.STRAIGHT, Icons.STRAIGHT_LINE, Words.TRACE.of("straight-line"), group);
+        kind(LineKind.ELLIPSE, Icons.ELLIPSE, Words.TRACE.of("ellipse-with-shift-circle"), group);
+        kind(LineKind.CLOSED, Icons.CLOSED_SHAPE, Words.TRACE.of("closed-shape-ends-where-it"), group);
     }
 
     private void kind(LineKind kind, Ikon icon, String use, ToggleGroup group) {
@@ -243,17 +247,17 @@ public final class Ledge extends HBox {
 
     /** What guides can be added. */
     private MenuButton guideKinds() {
-        MenuButton add = new MenuButton("add a guide");
+        MenuButton add = new MenuButton(Words.TRACE.of("add-a-guide"));
         add.setId("add-guide");
         add.getStyleClass().add("small-menu");
         add.setFocusTraversable(false);
         new TreeMap<>(Map.of(
-                        Guide.Kind.LINE, "line",
-                        Guide.Kind.ELLIPSE, "ellipse",
-                        Guide.Kind.FLOOR, "floor",
-                        Guide.Kind.HEIGHT, "height",
-                        Guide.Kind.ONE_POINT, "perspective to one point",
-                        Guide.Kind.TWO_POINTS, "perspective to two points"))
+                        Guide.Kind.LINE, Words.TRACE.of("line"),
+                        Guide.Kind.ELLIPSE, Words.TRACE.of("ellipse"),
+                        Guide.Kind.FLOOR, Words.TRACE.of("floor"),
+                        Guide.Kind.HEIGHT, Words.TRACE.of("height"),
+                        Guide.Kind.ONE_POINT, Words.TRACE.of("perspective-to-one-point"),
+                        Guide.Kind.TWO_POINTS, Words.TRACE.of("perspective-to-two-points")))
                 .forEach((kind, word) -> {
                     MenuItem item = new MenuItem(word);
                     item.setOnAction(event -> addGuide(kind));
@@ -274,12 +278,11 @@ public final class Ledge extends HBox {
         choice.setId("holds");
         choice.getStyleClass().add("small-menu");
         choice.setFocusTraversable(false);
-        choice.setTooltip(new Tooltip("for how many frames a new drawing shows"));
+        choice.setTooltip(new Tooltip(Words.TRACE.of("for-how-many-frames-a")));
         choice.setMinWidth(Region.USE_PREF_SIZE);
         for (int i = 0; i < HOLDS.length; i++) {
             int frames = i + 1;
-            MenuItem item = new MenuItem(
-                    "On " + HOLDS[i] + ": a new drawing shows for " + frames + (frames == 1 ? " frame" : " frames"));
+            MenuItem item = new MenuItem(Words.TRACE.count("on-hold", frames, HOLDS[i]));
             item.setOnAction(event -> session.view().holdFramesProperty().set(frames));
             choice.getItems().add(item);
         }
@@ -287,8 +290,8 @@ public final class Ledge extends HBox {
                 .bind(session.view()
                         .holdFramesProperty()
                         .map(frames -> frames.intValue() <= HOLDS.length
-                                ? "on " + HOLDS[frames.intValue() - 1]
-                                : "on " + frames + " frames"));
+                                ? Words.TRACE.of("on-frames", HOLDS[frames.intValue() - 1])
+                                : Words.TRACE.of("on-frames", frames)));
         return choice;
     }
 
@@ -336,7 +339,7 @@ public final class Ledge extends HBox {
     private void showLanding() {
         landing.getStyleClass().remove("refused");
         if (session.document().isLooking()) {
-            landing.setText("no drawing while previewing");
+            landing.setText(Words.TRACE.of("no-drawing-while-previewing"));
             return;
         }
         StrokeLanding next = session.landing();

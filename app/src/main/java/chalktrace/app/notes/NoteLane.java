@@ -4,6 +4,7 @@ import chalktrace.app.bench.BenchScale;
 import chalktrace.app.bench.TypingLane;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Mark;
@@ -24,7 +25,7 @@ final class NoteLane extends TypingLane {
     private static final double LETTER_PX = 5.5;
 
     NoteLane(Session session, BenchScale scale) {
-        super("notes", HEIGHT, session, scale);
+        super(Words.DESK.of("notes"), HEIGHT, session, scale);
     }
 
     private List<Mark> notes() {
@@ -73,8 +74,8 @@ final class NoteLane extends TypingLane {
     private Edit moved(Mark note, int to) {
         int frame = session().shot().setup().clamp(to);
         return frame == note.frame()
-                ? new Edit("move a note", shot -> shot)
-                : new Edit("move a note", shot -> MarkEdits.note(frame, note.text())
+                ? new Edit(Words.DESK.of("move-a-note"), shot -> shot)
+                : new Edit(Words.DESK.of("move-a-note"), shot -> MarkEdits.note(frame, note.text())
                         .change()
                         .apply(MarkEdits.note(note.frame(), "").change().apply(shot)));
     }

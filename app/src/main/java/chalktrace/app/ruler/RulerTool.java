@@ -6,6 +6,7 @@ import chalktrace.app.board.Hand;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
+import chalktrace.app.words.Words;
 import chalktrace.core.motion.Measure;
 import chalktrace.core.stroke.PenSample;
 import java.util.List;
@@ -41,7 +42,7 @@ final class RulerTool implements BoardTool {
 
     @Override
     public String use() {
-        return "measure pixels and angles";
+        return Words.TRACE.of("measure-pixels-and-angles");
     }
 
     @Override
@@ -57,7 +58,7 @@ final class RulerTool implements BoardTool {
     @Override
     public List<Node> options() {
         Label words = Rows.quiet("");
-        words.textProperty().bind(measured.map(Measure::words).orElse("Drag from one place to another to measure."));
+        words.textProperty().bind(measured.map(Measure::words).orElse(Words.TRACE.of("drag-from-one-place-to")));
         return List.of(words);
     }
 

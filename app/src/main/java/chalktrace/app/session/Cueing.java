@@ -7,6 +7,7 @@ import chalktrace.app.sound.SoundMoves;
 import chalktrace.app.sound.Sounds;
 import chalktrace.app.sound.Transport;
 import chalktrace.app.sound.VoiceSound;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.SoundEdits;
 import chalktrace.core.edit.timing.CueEdits;
 import chalktrace.core.shot.Cue;
@@ -89,7 +90,7 @@ public final class Cueing {
     public void findCues() {
         voice.heard()
                 .ifPresent(heard -> proposals.find(
-                        "find onsets",
+                        Words.VOICE.of("find-onsets"),
                         job -> Onsets.of(heard.pcm(), done -> job.at((int) (1000 * done), 1000)),
                         onsets -> {
                             found = Optional.of(new FoundOnsets(heard, onsets));
@@ -100,7 +101,7 @@ public final class Cueing {
     private void group() {
         double how = grouping.get();
         found.ifPresent(all -> proposals.find(
-                "group onsets",
+                Words.VOICE.of("group-onsets"),
                 job -> OnsetGroups.of(all.heard().pcm(), all.onsets(), how),
                 events -> candidates.set(events.stream()
                         .map(OnsetGroups.Event::contact)
@@ -125,16 +126,17 @@ public final class Cueing {
         if (pcm.isPresent()) {
             Set<String> along = moves.withSound(soundId);
             proposals.propose(
-                    "find where the sound starts",
+                    Words.VOICE.of("find-where-the-sound-starts"),
                     now -> List.of(now.sound(soundId), now.cues(), now.words()),
                     (now, job) -> strongest(clip.get(), pcm.get())
                             .map(hit -> now.setup().rate().seconds(gate)
                                     - leadFrames / now.setup().rate().framesPerSecond()
                                     - hit
                                     - clip.get().startSeconds())
-                            .map(by -> Proposals.Outcome.of(SoundEdits.move("place a sound", soundId, by, along)))
-                            .orElse(Proposals.Outcome.only(() -> notices.problem(
-                                    "Nothing starts in " + clip.get().name() + ": it was not moved."))));
+                            .map(by -> Proposals.Outcome.of(
+                                    SoundEdits.move(Words.VOICE.of("place-a-sound"), soundId, by, along)))
+                            .orElse(Proposals.Outcome.only(() -> notices.problem(Words.VOICE.of(
+                                    "nothing-starts-in-it-was", clip.get().name())))));
         }
     }
 
@@ -149,7 +151,8 @@ public final class Cueing {
 
     /** Makes cues of some candidates; these are no candidates any more. */
     public void keep(List<Onsets.Onset> some, Cue.Kind kind) {
-        String name = kind == Cue.Kind.OTHER ? "cue" : kind.name().toLowerCase(Locale.ROOT);
+        String name =
+                kind == Cue.Kind.OTHER ? Words.VOICE.of("cue") : kind.name().toLowerCase(Locale.ROOT);
         List<Cue> cues = new ArrayList<>();
         for (Onsets.Onset onset : some) {
             if (!candidates.get().contains(onset)) {
@@ -169,7 +172,7 @@ public final class Cueing {
     public void findSyllables() {
         voice.heard()
                 .ifPresent(heard -> proposals.find(
-                        "find syllables",
+                        Words.VOICE.of("find-syllables"),
                         job -> new SpeechActivity(heard.pcm()).beats(),
                         beats -> candidates.set(beats.stream()
                                 .filter(seconds -> seconds >= heard.from() && seconds <= heard.to())
@@ -187,7 +190,7 @@ public final class Cueing {
     public void findTempo() {
         voice.heard()
                 .ifPresent(heard -> proposals.find(
-                        "find beat",
+                        Words.VOICE.of("find-beat"),
                         job -> Tempo.of(
                                 Onsets.strength(heard.pcm(), done -> job.at((int) (1000 * done), 1000)),
                                 Onsets.stepSeconds()),
@@ -204,11 +207,11 @@ public final class Cueing {
             double by = Math.max(-cue.seconds(), CueEdits.secondsToPicture(shot, cueId));
             Optional<SoundClip> in = moves.soundOf(cue);
             if (in.isPresent()) {
-                moves.move("move a sound to its picture", in.get().id(), by);
+                moves.move(Words.VOICE.of("move-a-sound-to-its"), in.get().id(), by);
             } else {
-                document.apply(
-                        CueEdits.change("move a cue to its picture", cueId, c -> c.withSeconds(c.seconds() + by)));
-                notices.say("No sound of its own lies there: the cue alone was moved.");
+                document.apply(CueEdits.change(
+                        Words.VOICE.of("move-a-cue-to-its"), cueId, c -> c.withSeconds(c.seconds() + by)));
+                notices.say(Words.VOICE.of("no-sound-of-its-own"));
             }
         });
     }

@@ -6,6 +6,7 @@ import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Proposals;
 import chalktrace.app.kernel.Selection;
 import chalktrace.app.sound.Transport;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.edit.selection.DrawingPiece;
@@ -124,8 +125,7 @@ public final class DrawingExchange {
             take(() -> DrawingFiles.svg(CLIPBOARD, svg.get()));
         } else if (clipboard.hasImage()) {
             Optional<Pixels> pixels = pixels(clipboard.getImage());
-            pixels.ifPresentOrElse(
-                    this::put, () -> notices.problem("The picture on the clipboard can't be read, or is too large."));
+            pixels.ifPresentOrElse(this::put, () -> notices.problem(Words.TRACE.of("the-picture-on-the-clipboard")));
         } else {
             picking.paste();
         }
@@ -143,17 +143,17 @@ public final class DrawingExchange {
                 .or(() -> Pick.all(document.shot(), String.valueOf(selection.level()), transport.frame()))
                 .map(pick -> pick.lifted(document.shot()));
         if (piece.isEmpty()) {
-            notices.problem("The current level shows no drawing on this frame: there is nothing to save.");
+            notices.problem(Words.TRACE.of("the-current-level-shows-no"));
             return;
         }
         Shot shot = document.shot();
         jobs.run(
-                "save a drawing",
+                Words.TRACE.of("save-a-drawing"),
                 job -> {
                     DrawingFiles.write(file, piece.get(), shot);
                     return file;
                 },
-                saved -> notices.say("Saved " + saved.getFileName() + "."),
+                saved -> notices.say(Words.TRACE.of("saved", saved.getFileName())),
                 failed -> notices.problem(failed.getMessage()));
     }
 
@@ -167,7 +167,7 @@ public final class DrawingExchange {
     }
 
     private void take(Reading reading) {
-        proposals.find("read a drawing", job -> reading.read(), this::put);
+        proposals.find(Words.TRACE.of("read-a-drawing"), job -> reading.read(), this::put);
     }
 
     private void put(ImportedDrawing read) {

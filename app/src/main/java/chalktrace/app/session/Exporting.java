@@ -3,6 +3,7 @@ package chalktrace.app.session;
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.Jobs;
 import chalktrace.app.kernel.Notices;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.export.Exporter;
 import java.nio.file.Path;
@@ -24,7 +25,7 @@ public final class Exporting {
     public void run(Exporter exporter, Path target, Exporter.Choices choices) {
         Shot shot = document.shot();
         jobs.runLong(
-                "write " + target.getFileName(),
+                Words.FINISH.of("write", target.getFileName()),
                 job -> exporter.write(shot, target, choices, job::at),
                 outcome -> tell(outcome, target),
                 notices::problem);
@@ -32,12 +33,12 @@ public final class Exporting {
 
     private void tell(Exporter.Outcome outcome, Path target) {
         if (!outcome.complete()) {
-            notices.say("Writing " + target.getFileName() + " was cancelled; nothing was left half written.");
+            notices.say(Words.FINISH.of("writing-was-cancelled-nothing-was", target.getFileName()));
         } else if (outcome.problems().isEmpty()) {
-            notices.say(outcome.frames() + " frames are in " + target + ".");
+            notices.say(Words.FINISH.of("frames-are-in", outcome.frames(), target));
         } else {
-            notices.problem(
-                    outcome.frames() + " frames are in " + target + ". " + String.join(" ", outcome.problems()));
+            notices.problem(Words.FINISH.of(
+                    "frames-are-in-with-doubts", outcome.frames(), target, String.join(" ", outcome.problems())));
         }
     }
 }

@@ -5,6 +5,7 @@ import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.OutsideMedia;
 import chalktrace.app.kernel.Proposals;
 import chalktrace.app.state.MediaFolders;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.ShotSetup;
@@ -72,26 +73,30 @@ public final class Gathering {
 
     private void search(Path folder, Map<String, String> known) {
         Map<Path, ContentMark> marks = document.file().marks();
-        proposals.propose("look for missing files", shot -> List.of(shot.footage(), shot.sounds()), (shot, job) -> {
-            List<Path> lost = shot.mediaFiles().stream()
-                    .filter(file -> !known.containsKey(file))
-                    .map(Path::of)
-                    .filter(file -> !Files.exists(file))
-                    .toList();
-            Map<String, String> places = new HashMap<>();
-            LostFiles.find(lost, marks, folder).forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
-            places.putAll(known);
-            return places.isEmpty()
-                    ? Proposals.Outcome.only(
-                            () -> notices.problem("None of the missing files is in " + folder + " or below it."))
-                    : Proposals.Outcome.of(ReferenceEdits.relink(places));
-        });
+        proposals.propose(
+                Words.GATHER.of("look-for-missing-files"),
+                shot -> List.of(shot.footage(), shot.sounds()),
+                (shot, job) -> {
+                    List<Path> lost = shot.mediaFiles().stream()
+                            .filter(file -> !known.containsKey(file))
+                            .map(Path::of)
+                            .filter(file -> !Files.exists(file))
+                            .toList();
+                    Map<String, String> places = new HashMap<>();
+                    LostFiles.find(lost, marks, folder)
+                            .forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
+                    places.putAll(known);
+                    return places.isEmpty()
+                            ? Proposals.Outcome.only(
+                                    () -> notices.problem(Words.GATHER.of("none-of-the-missing-files", folder)))
+                            : Proposals.Outcome.of(ReferenceEdits.relink(places));
+                });
     }
 
     /** Looks at a file and tells what it is. */
     public void look(Path file, int frame, Consumer<Gathered> then) {
         outside.allow(List.of(MediaFolders.of(file)));
-        proposals.find("read " + file.getFileName(), job -> Gathered.from(file, frame), then);
+        proposals.find(Words.GATHER.of("read", file.getFileName()), job -> Gathered.from(file, frame), then);
     }
 
     private void accept(Gathered gathered) {
@@ -99,7 +104,7 @@ public final class Gathering {
                 && document.shot().levels().stream()
                         .allMatch(level -> level.drawings().isEmpty())
                 && document.pathProperty().get() == null;
-        document.apply(new Edit("import " + gathered.file().getFileName(), shot -> {
+        document.apply(new Edit(Words.GATHER.of("import", gathered.file().getFileName()), shot -> {
             if (untouched && gathered.pictures().isPresent()) {
                 ShotSetup offered = gathered.offeredSetup(shot.setup(), Optional.empty());
                 return gathered.edit(shot).change().apply(shot.withSetup(offered));

@@ -8,6 +8,7 @@ import chalktrace.app.kernel.Selection;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.KeySet;
 import chalktrace.app.sound.Transport;
+import chalktrace.app.words.Words;
 import chalktrace.core.between.InBetween;
 import chalktrace.core.between.Smear;
 import chalktrace.core.between.StrokeMatching;
@@ -121,11 +122,11 @@ public final class InBetweening {
             FrameRange range = new FrameRange(first, keys.get(1).start() + 1);
             Optional<Point2D> middle = BetweenEdits.middle(level, keys.get(0));
             if (middle.isEmpty()) {
-                notices.problem("The first drawing has no strokes to say where to look.");
+                notices.problem(Words.TRACE.of("the-first-drawing-has-no"));
                 return;
             }
             proposals.find(
-                    "follow the footage",
+                    Words.TRACE.of("follow-the-footage"),
                     job -> spacing(
                             shot,
                             FootageTrack.follow(shot, first, range, middle.get(), PATCH_PX, job),
@@ -148,8 +149,7 @@ public final class InBetweening {
                     .flatMap(Optional::stream)
                     .toList();
             if (places.size() < range.frames()) {
-                notices.problem(
-                        "The point is not known on each frame between the two drawings. Bridge its gaps first.");
+                notices.problem(Words.TRACE.of("the-point-is-not-known"));
                 return;
             }
             proposals.findQuietly(job -> TrackedSpacing.of(places, every), this::take);
@@ -160,13 +160,14 @@ public final class InBetweening {
         drawnWay = spacing.line();
         way.set(Way.DRAWN);
         ownChart.set(spacing.chart());
-        notices.say("Arc and timing chart are those of the footage. Create the in-betweens in Trace.");
+        notices.say(Words.TRACE.of("arc-and-timing-chart-are"));
     }
 
     private static TrackedSpacing spacing(Shot shot, FootageTrack.Followed track, Point2D middle, int every) {
         if (!track.lost().isEmpty()) {
-            throw new IllegalArgumentException("What lies under the first drawing was lost at frame "
-                    + shot.setup().number(track.lost().get(0)) + ": the footage says nothing of this movement.");
+            throw new IllegalArgumentException(Words.TRACE.of(
+                    "what-lies-under-the-first",
+                    shot.setup().number(track.lost().get(0))));
         }
         double middleX = shot.setup().size().width() / 2.0;
         double middleY = shot.setup().size().height() / 2.0;
@@ -188,12 +189,11 @@ public final class InBetweening {
                         .map(drawing ->
                                 drawing.strokes().get(pick.strokes().iterator().next()));
         if (stroke.isEmpty()) {
-            return "Draw the arc on any level, select that one line (" + keys.text(Action.PICK)
-                    + "), and press this again.";
+            return Words.TRACE.of("draw-the-arc-on-any", keys.text(Action.PICK));
         }
         drawnWay = stroke.get().curve();
         way.set(Way.DRAWN);
-        return "In-betweens follow the selected line as their arc; it can be erased now.";
+        return Words.TRACE.of("in-betweens-follow-the-selected");
     }
 
     /** The draft of an in-between that lies over the board; null for none. */
@@ -226,11 +226,13 @@ public final class InBetweening {
     /** Between which drawings in-betweens would be made, as words. */
     public String keyWords() {
         ShotSetup setup = document.shot().setup();
-        return keys().map(k -> "From drawing " + k.get(0).drawing() + " (frame "
-                        + setup.number(k.get(0).start()) + ") to drawing "
-                        + k.get(1).drawing() + " (frame "
-                        + setup.number(k.get(1).start()) + ").")
-                .orElse("The gate does not lie between two drawings of this level.");
+        return keys().map(k -> Words.TRACE.of(
+                        "from-drawing-frame-to-drawing",
+                        k.get(0).drawing(),
+                        setup.number(k.get(0).start()),
+                        k.get(1).drawing(),
+                        setup.number(k.get(1).start())))
+                .orElse(Words.TRACE.of("the-gate-does-not-lie"));
     }
 
     /** The chart of the in-betweens that would be made. */
@@ -278,8 +280,8 @@ public final class InBetweening {
                     && pick.drawing() == keys.get(0).drawing();
             Set<Integer> chosen = ofFirst ? Set.copyOf(pick.strokes()) : Set.of();
             if (features != Smear.Features.STRETCHED && chosen.isEmpty()) {
-                notices.problem("Select the features on drawing " + keys.get(0).drawing() + " first ("
-                        + this.keys.text(Action.PICK) + ").");
+                notices.problem(Words.TRACE.of(
+                        "select-the-features-on-drawing", keys.get(0).drawing(), this.keys.text(Action.PICK)));
                 return;
             }
             Map<Integer, Integer> byHand = byHand(level, keys);
@@ -319,15 +321,17 @@ public final class InBetweening {
             TimingChart chart = chart(spacing, every);
             Map<Integer, Integer> byHand = byHand(level, keys);
             Optional<DoubleFunction<Point2D>> arc = arc(level, keys);
-            proposals.proposeLong("draw in-betweens", now -> List.of(now.level(level.id())), (now, job) -> {
-                Level there = now.level(level.id()).orElse(level);
-                List<Exposure> between = keys.stream()
-                        .map(run -> there.exposures().at(run.start()).orElse(run))
-                        .toList();
-                InBetween pairs = between(there, between, byHand);
-                Edit edit = BetweenEdits.make(there.id(), between.get(0), between.get(1), pairs, chart, every, arc);
-                return new Proposals.Outcome(edit, () -> sayAlone(alone(pairs)));
-            });
+            proposals.proposeLong(
+                    Words.TRACE.of("draw-in-betweens"), now -> List.of(now.level(level.id())), (now, job) -> {
+                        Level there = now.level(level.id()).orElse(level);
+                        List<Exposure> between = keys.stream()
+                                .map(run -> there.exposures().at(run.start()).orElse(run))
+                                .toList();
+                        InBetween pairs = between(there, between, byHand);
+                        Edit edit =
+                                BetweenEdits.make(there.id(), between.get(0), between.get(1), pairs, chart, every, arc);
+                        return new Proposals.Outcome(edit, () -> sayAlone(alone(pairs)));
+                    });
         });
     }
 
@@ -383,11 +387,11 @@ public final class InBetweening {
     public String touchForPair() {
         Pick pick = selection.pickProperty().get();
         if (pick == null || pick.strokes().size() != 1) {
-            return "Select one stroke first (" + keys.text(Action.PICK) + "), then another on the other drawing.";
+            return Words.TRACE.of("select-one-stroke-first-then", keys.text(Action.PICK));
         }
         if (touched == null || !touched.level().equals(pick.level()) || touched.drawing() == pick.drawing()) {
             touched = pick;
-            return "Now select its partner on the other drawing, and press this again.";
+            return Words.TRACE.of("now-select-its-partner-on");
         }
         boolean forward = startOf(touched) < startOf(pick);
         Pick a = forward ? touched : pick;
@@ -399,7 +403,7 @@ public final class InBetweening {
                 b.drawing(),
                 b.strokes().iterator().next()));
         touched = null;
-        return "These two are one stroke in drafts from drawing " + a.drawing() + " to " + b.drawing() + ".";
+        return Words.TRACE.of("these-two-are-one-stroke", a.drawing(), b.drawing());
     }
 
     private int startOf(Pick pick) {
@@ -427,24 +431,22 @@ public final class InBetweening {
         if (first.isEmpty() && second.isEmpty()) {
             return "";
         }
-        return numbers(first, "the first drawing")
-                + (first.isEmpty() || second.isEmpty() ? "" : " and ")
-                + numbers(second, "the second")
-                + (first.size() + second.size() == 1
-                        ? " has no partner (red in the draft) and moves along with what it lies beside."
-                        : " have no partner (red in the draft) and move along with what they lie beside.")
-                + " Pair by hand what belongs together.";
+        String strokes = first.isEmpty()
+                ? Words.TRACE.count("strokes-of-the-second", second.size(), numbers(second))
+                : second.isEmpty()
+                        ? Words.TRACE.count("strokes-of-the-first", first.size(), numbers(first))
+                        : Words.TRACE.of(
+                                "both",
+                                Words.TRACE.count("strokes-of-the-first", first.size(), numbers(first)),
+                                Words.TRACE.count("strokes-of-the-second", second.size(), numbers(second)));
+        return Words.TRACE.count("without-partner", first.size() + second.size(), strokes);
     }
 
-    private static String numbers(List<Integer> strokes, String where) {
-        if (strokes.isEmpty()) {
-            return "";
-        }
+    private static String numbers(List<Integer> strokes) {
         String list = strokes.stream()
                 .limit(MOST_NAMED)
                 .map(stroke -> String.valueOf(stroke + 1))
                 .collect(Collectors.joining(", "));
-        String all = strokes.size() > MOST_NAMED ? list + " ..." : list;
-        return (strokes.size() == 1 ? "Stroke " : "Strokes ") + all + " of " + where;
+        return strokes.size() > MOST_NAMED ? list + " ..." : list;
     }
 }

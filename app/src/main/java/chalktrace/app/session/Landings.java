@@ -2,15 +2,19 @@ package chalktrace.app.session;
 
 import chalktrace.app.kernel.Selection;
 import chalktrace.app.sound.Transport;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FrameRange;
+import java.util.List;
 import java.util.stream.Collectors;
 
 /** Says in words where the next stroke lands. */
 public final class Landings {
+
+    private static final int MOST_TIES = 3;
 
     private Landings() {}
 
@@ -29,38 +33,41 @@ public final class Landings {
             return refusal(shot, landing);
         }
         ShotSetup setup = shot.setup();
-        String drawing =
-                (landing.kind() == StrokeLanding.Kind.NEW_DRAWING ? "new drawing " : "drawing ") + landing.drawing();
-        String ties = landing.tiedAt().isEmpty()
-                ? ""
-                : ", linked at "
-                        + landing.tiedAt().stream()
-                                .limit(3)
-                                .map(start -> Integer.toString(setup.number(start)))
-                                .collect(Collectors.joining(", "))
-                        + (landing.tiedAt().size() > 3
-                                ? " and " + (landing.tiedAt().size() - 3) + " more"
-                                : "");
-        return levelName(shot, landing) + ": " + drawing + ", " + frames(setup, landing.frames()) + ties;
+        String drawing = landing.kind() == StrokeLanding.Kind.NEW_DRAWING
+                ? Words.TRACE.of("new-drawing", landing.drawing())
+                : Words.TRACE.of("drawing", landing.drawing());
+        String words = levelName(shot, landing) + ": " + drawing + ", " + frames(setup, landing.frames());
+        return landing.tiedAt().isEmpty()
+                ? words
+                : Words.TRACE.of("linked-at", words, firstOf(setup, landing.tiedAt(), MOST_TIES));
+    }
+
+    /** The numbers of some frames, and how many there are more. */
+    static String firstOf(ShotSetup setup, List<Integer> frames, int most) {
+        String first = frames.stream()
+                .limit(most)
+                .map(frame -> Integer.toString(setup.number(frame)))
+                .collect(Collectors.joining(", "));
+        return frames.size() > most ? Words.TRACE.of("and-more", first, frames.size() - most) : first;
     }
 
     /** Why a stroke was refused, and what mends it. */
     public static String refusal(Shot shot, StrokeLanding landing) {
         String name = levelName(shot, landing);
         return switch (landing.kind()) {
-            case LOCKED -> name + " is locked: unlock it, or choose another level";
-            case HIDDEN -> name + " is hidden: show it, or choose another level";
-            default -> "There is no level to draw on: add one in the Trace tray";
+            case LOCKED -> Words.TRACE.of("is-locked-unlock-it-or", name);
+            case HIDDEN -> Words.TRACE.of("is-hidden-show-it-or", name);
+            default -> Words.TRACE.of("there-is-no-level-to");
         };
     }
 
     private static String frames(ShotSetup setup, FrameRange frames) {
         return frames.frames() == 1
-                ? "frame " + setup.number(frames.start())
-                : "frames " + setup.number(frames.start()) + " to " + setup.number(frames.last());
+                ? Words.TRACE.of("frame-number", setup.number(frames.start()))
+                : Words.TRACE.of("frames-to", setup.number(frames.start()), setup.number(frames.last()));
     }
 
     private static String levelName(Shot shot, StrokeLanding landing) {
-        return shot.level(landing.level()).map(Level::name).orElse("The level");
+        return shot.level(landing.level()).map(Level::name).orElse(Words.TRACE.of("the-level"));
     }
 }

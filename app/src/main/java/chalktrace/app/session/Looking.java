@@ -2,6 +2,7 @@ package chalktrace.app.session;
 
 import chalktrace.app.kernel.Document;
 import chalktrace.app.sound.Transport;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
@@ -66,7 +67,7 @@ public final class Looking {
     public void takeIn(Conform conform, ShotSetup setup) {
         Gathered footage = source.get();
         end();
-        document.apply(new Edit("import " + footage.file().getFileName(), shot -> {
+        document.apply(new Edit(Words.GATHER.of("import", footage.file().getFileName()), shot -> {
             Shot set = shot.withSetup(setup);
             return footage.edit(set, Optional.of(conform)).change().apply(set);
         }));

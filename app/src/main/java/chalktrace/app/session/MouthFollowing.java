@@ -5,6 +5,7 @@ import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Proposals;
 import chalktrace.app.sound.Transport;
+import chalktrace.app.words.Words;
 import chalktrace.core.between.PartMotion;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.mouth.MouthLevels;
@@ -37,12 +38,12 @@ public final class MouthFollowing {
     public void followPart(String levelId, String part) {
         Shot shot = document.shot();
         if (MouthLevels.find(shot).isEmpty()) {
-            notices.problem("There is no mouth level yet: make one first.");
+            notices.problem(Words.VOICE.of("there-is-no-mouth-level"));
             return;
         }
         int gate = transport.frame();
         proposals.propose(
-                "follow " + (part.isEmpty() ? "the drawing" : part),
+                Words.VOICE.of("follow", part.isEmpty() ? Words.VOICE.of("the-drawing") : part),
                 now -> List.of(now.levels()),
                 (now, job) -> now.level(levelId)
                         .flatMap(level -> PartMotion.follow(
@@ -53,8 +54,8 @@ public final class MouthFollowing {
                                 now.setup().size().width() / 2.0,
                                 now.setup().size().height() / 2.0))
                         .map(way -> Proposals.Outcome.of(follow(now, gate, way)))
-                        .orElse(Proposals.Outcome.only(() -> notices.problem(
-                                "Nothing of that part is drawn at the gate. Go to a frame on which it is."))));
+                        .orElse(Proposals.Outcome.only(
+                                () -> notices.problem(Words.VOICE.of("nothing-of-that-part-is")))));
     }
 
     /** Lets the mouths follow the footage: the head about the mouth at the gate is tracked from there to both ends. */
@@ -62,7 +63,7 @@ public final class MouthFollowing {
         Shot shot = document.shot();
         Optional<MouthPlace> mouth = shot.mouthPlace();
         if (MouthLevels.find(shot).isEmpty() || mouth.isEmpty()) {
-            notices.problem("There is no mouth level yet: make one first.");
+            notices.problem(Words.VOICE.of("there-is-no-mouth-level"));
             return;
         }
         int gate = transport.frame();
@@ -71,17 +72,18 @@ public final class MouthFollowing {
                         shot.setup().size().width() / 2.0, shot.setup().size().height() / 2.0)
                 .transform(new Point2D.Double(mouth.get().x(), mouth.get().y()), null);
         double reach = HEAD_SHARE * mouth.get().width();
-        proposals.proposeLong("follow the footage", now -> List.of(now.levels(), now.footage()), (now, job) -> {
-            FootageTrack.Followed track =
-                    FootageTrack.follow(now, gate, now.setup().frames(), middle, reach, job);
-            return new Proposals.Outcome(follow(now, gate, track.way()), () -> sayLost(now, track));
-        });
+        proposals.proposeLong(
+                Words.VOICE.of("follow-the-footage"), now -> List.of(now.levels(), now.footage()), (now, job) -> {
+                    FootageTrack.Followed track =
+                            FootageTrack.follow(now, gate, now.setup().frames(), middle, reach, job);
+                    return new Proposals.Outcome(follow(now, gate, track.way()), () -> sayLost(now, track));
+                });
     }
 
     private void sayLost(Shot shot, FootageTrack.Followed track) {
         if (!track.lost().isEmpty()) {
-            notices.say("It was lost at frame "
-                    + shot.setup().number(track.lost().get(0)) + ": from there on the mouth stays where it was.");
+            notices.say(Words.VOICE.of(
+                    "it-was-lost-at-frame", shot.setup().number(track.lost().get(0))));
         }
     }
 

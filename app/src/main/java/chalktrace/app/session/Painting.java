@@ -5,6 +5,7 @@ import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Proposals;
 import chalktrace.app.kernel.Selection;
 import chalktrace.app.sound.Transport;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.FillEdits;
 import chalktrace.core.edit.drawing.FillEdits.Found;
 import chalktrace.core.edit.drawing.FillEdits.Reach;
@@ -109,7 +110,7 @@ public final class Painting {
         }
         Reach reach = reach();
         proposals.propose(
-                "find the region",
+                Words.TRACE.of("find-the-region"),
                 shot -> List.of(reach.paintBounds() ? shot.levels() : lines(shot, level)),
                 (shot, job) -> painted(FillEdits.region(shot, level, frame, x, y, reach), reach, level, frame, chalk));
     }
@@ -124,12 +125,12 @@ public final class Painting {
         if (found.isEmpty()) {
             return Proposals.Outcome.only(() -> notices.problem(
                     reach.paintBounds()
-                            ? "There is no region here: touch between lines, or between dark or thin paint, of this level."
-                            : "There is no region here: touch between lines of this level."));
+                            ? Words.TRACE.of("there-is-no-region-here")
+                            : Words.TRACE.of("there-is-no-region-here-level")));
         }
         if (found.get().open()) {
-            return Proposals.Outcome.only(() -> notices.problem("The lines leave this region open by more than "
-                    + Math.round(reach.gapPx()) + " px: close them, or raise the limit in the Trace tray."));
+            return Proposals.Outcome.only(
+                    () -> notices.problem(Words.TRACE.of("the-lines-leave-this-region", Math.round(reach.gapPx()))));
         }
         return Proposals.Outcome.of(
                 FillEdits.paint(level, frame, chalk, found.get().area()));
@@ -154,11 +155,12 @@ public final class Painting {
         int frame = transport.frame();
         String level = String.valueOf(selection.level());
         proposals.propose(
-                "paint within paint", shot -> List.of(shot.levels()), (shot, job) -> FillEdits.paintWithinPaint(
-                                shot, level, frame, stroke)
+                Words.TRACE.of("paint-within-paint"),
+                shot -> List.of(shot.levels()),
+                (shot, job) -> FillEdits.paintWithinPaint(shot, level, frame, stroke)
                         .map(Proposals.Outcome::of)
-                        .orElse(Proposals.Outcome.only(() ->
-                                notices.problem("Nothing is painted here: the stroke was to stay within paint."))));
+                        .orElse(Proposals.Outcome.only(
+                                () -> notices.problem(Words.TRACE.of("nothing-is-painted-here-the")))));
     }
 
     /** Paints all that lies within the outermost lines of the current level. */
@@ -167,11 +169,10 @@ public final class Painting {
         String level = String.valueOf(selection.level());
         String chalk = selection.chalkProperty().get();
         Reach reach = reach();
-        proposals.propose("find the silhouette", shot -> List.of(lines(shot, level)), (shot, job) -> {
+        proposals.propose(Words.TRACE.of("find-the-silhouette"), shot -> List.of(lines(shot, level)), (shot, job) -> {
             Contours area = FillEdits.silhouette(shot, level, frame, reach);
             return area.isEmpty()
-                    ? Proposals.Outcome.only(
-                            () -> notices.problem("The current level has no closed outline on this frame."))
+                    ? Proposals.Outcome.only(() -> notices.problem(Words.TRACE.of("the-current-level-has-no")))
                     : Proposals.Outcome.of(FillEdits.paint(level, frame, chalk, area));
         });
     }
@@ -180,13 +181,16 @@ public final class Painting {
         FrameRange frames =
                 new FrameRange(frame, Math.min(document.shot().setup().length(), frame + span.get()));
         Reach reach = reach();
-        proposals.propose("paint " + frames.frames() + " frames", shot -> List.of(shot.levels()), (shot, job) -> {
-            FillEdits.Followed followed = FillEdits.paintOnSpan(shot, level, frames, x, y, chalk, reach);
-            Runnable tell = () -> followed.lostAt()
-                    .ifPresent(lost -> notices.problem("Painted " + followed.drawings() + " drawings; from frame "
-                            + shot.setup().number(lost) + " on the region could not be followed."));
-            return new Proposals.Outcome(followed.drawings() > 0 ? followed.edit() : null, tell);
-        });
+        proposals.propose(
+                Words.TRACE.of("paint-frames", frames.frames()), shot -> List.of(shot.levels()), (shot, job) -> {
+                    FillEdits.Followed followed = FillEdits.paintOnSpan(shot, level, frames, x, y, chalk, reach);
+                    Runnable tell = () -> followed.lostAt()
+                            .ifPresent(lost -> notices.problem(Words.TRACE.of(
+                                    "painted-drawings-from-frame-on",
+                                    followed.drawings(),
+                                    shot.setup().number(lost))));
+                    return new Proposals.Outcome(followed.drawings() > 0 ? followed.edit() : null, tell);
+                });
     }
 
     private void find(double x, double y, Consumer<Optional<Found>> then) {

@@ -3,6 +3,7 @@ package chalktrace.app.session;
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.Selection;
 import chalktrace.app.sound.Transport;
+import chalktrace.app.words.Words;
 import chalktrace.core.between.SquashAndStretch;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.drawing.StrokeLanding;
@@ -102,13 +103,14 @@ public final class Picking {
     }
 
     public void nudge(double x, double y) {
-        each(pick -> PickEdits.transform("move selection", pick, AffineTransform.getTranslateInstance(x, y)));
+        each(pick -> PickEdits.transform(
+                Words.TRACE.of("move-selection"), pick, AffineTransform.getTranslateInstance(x, y)));
     }
 
     /** Turns what is picked over about its own middle. */
     public void mirror(boolean sideways) {
         AffineTransform over = aboutMiddle(AffineTransform.getScaleInstance(sideways ? -1 : 1, sideways ? 1 : -1));
-        each(pick -> PickEdits.transform("turn over", pick, over));
+        each(pick -> PickEdits.transform(Words.TRACE.of("turn-over"), pick, over));
     }
 
     /** Moves, scales and turns by typed numbers. */
@@ -117,13 +119,15 @@ public final class Picking {
         about.scale(percent / 100, percent / 100);
         AffineTransform all = AffineTransform.getTranslateInstance(right, down);
         all.concatenate(aboutMiddle(about));
-        each(pick -> PickEdits.transform("move selection", pick, all));
+        each(pick -> PickEdits.transform(Words.TRACE.of("move-selection"), pick, all));
     }
 
     /** Scales each part that hangs together about its own middle. */
     public void scaleEach(double percent) {
         each(pick -> PickEdits.transformEach(
-                "scale each part", pick, AffineTransform.getScaleInstance(percent / 100, percent / 100)));
+                Words.TRACE.of("scale-each-part"),
+                pick,
+                AffineTransform.getScaleInstance(percent / 100, percent / 100)));
     }
 
     public void reorder(boolean toFront) {
@@ -198,14 +202,14 @@ public final class Picking {
         FrameRange range =
                 new FrameRange(start, Math.min(document.shot().setup().length(), start + Math.max(1, frames)));
         long count = SpanEdits.drawingsWithPart(document.shot(), pick, range);
-        return " The part is on " + count + (count == 1 ? " drawing" : " drawings") + " of these frames.";
+        return " " + Words.TRACE.count("part-on-drawings", count);
     }
 
     /** Squashes or stretches what is picked along a direction, each pick about the middle of all. */
     public void squash(double degrees, double percent, boolean keepArea, SquashAndStretch.Stays stays) {
         AffineTransform change =
                 SquashAndStretch.along(bounds(document.shot()), degrees, percent / 100, keepArea, stays);
-        each(pick -> PickEdits.transform("squash and stretch", pick, change));
+        each(pick -> PickEdits.transform(Words.TRACE.of("squash-and-stretch"), pick, change));
     }
 
     /** Lets the picked part follow the rest of its level late, on frames from the gate on. */

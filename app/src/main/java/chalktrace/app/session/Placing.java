@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.mouth.MouthLevels;
 import chalktrace.core.edit.reference.ReferenceEdits;
@@ -57,7 +58,7 @@ public abstract class Placing {
                         .ride(id)
                         .map(ride -> ride.at(session.transport().frame()).inverse())
                         .orElse(Placement.AS_IS);
-                return ReferenceEdits.change("place footage", id, f -> f.withPlacement(to.then(back)));
+                return ReferenceEdits.change(Words.GATHER.of("place-footage"), id, f -> f.withPlacement(to.then(back)));
             }
         };
     }

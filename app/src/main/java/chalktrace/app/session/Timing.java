@@ -5,6 +5,7 @@ import chalktrace.app.kernel.Jobs;
 import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Selection;
 import chalktrace.app.sound.Transport;
+import chalktrace.app.words.Words;
 import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.timing.OntoTwos;
@@ -92,18 +93,13 @@ public final class Timing {
         String level = shot.level(finding.level()).map(Level::name).orElse("");
         int number = shot.setup().number(finding.frame());
         return switch (finding.kind()) {
-            case EMPTY_SHOWN ->
-                level + ": drawing " + finding.drawing() + " is empty and shows from frame " + number + ".";
-            case OUTSIDE ->
-                level + ": drawing " + finding.drawing() + " starts at frame " + number + ", after the end.";
-            case NEVER_SHOWN -> level + ": drawing " + finding.drawing() + " shows nowhere.";
-            case ONE_FRAME_GAP -> level + ": frame " + number + " alone shows nothing.";
-            case CYCLE_SHOWS_TWICE ->
-                level + ": the cycle ends at frame " + number + " with drawing " + finding.drawing()
-                        + ", with which it starts: it shows twice in a row. Leave the last one out.";
-            case ALMOST_TOGETHER ->
-                level + ": a showing starts at frame " + number + ", one frame beside a level it else changes with.";
-            case BROKEN_TWOS -> level + ": one frame at " + number + " breaks the twos.";
+            case EMPTY_SHOWN -> Words.TRACE.of("drawing-is-empty-and-shows", level, finding.drawing(), number);
+            case OUTSIDE -> Words.TRACE.of("drawing-starts-at-frame-after", level, finding.drawing(), number);
+            case NEVER_SHOWN -> Words.TRACE.of("drawing-shows-nowhere", level, finding.drawing());
+            case ONE_FRAME_GAP -> Words.TRACE.of("frame-alone-shows-nothing", level, number);
+            case CYCLE_SHOWS_TWICE -> Words.TRACE.of("the-cycle-ends-at-frame", level, number, finding.drawing());
+            case ALMOST_TOGETHER -> Words.TRACE.of("a-showing-starts-at-frame", level, number);
+            case BROKEN_TWOS -> Words.TRACE.of("one-frame-at-breaks-the", level, number);
         };
     }
 
@@ -161,9 +157,7 @@ public final class Timing {
                         SpanExposures.of(level.exposures(), now.frames()).repeatsItsFirstPose());
         apply(s -> TimingEdits.repeat(s.levels(), s.frames(), times));
         if (twice) {
-            notices.say(
-                    "The first and the last pose of this span are the same drawing: it now shows twice in a row where"
-                            + " the span repeats. Leave the last one out to loop without a hold.");
+            notices.say(Words.TRACE.of("the-first-and-the-last"));
         }
     }
 
@@ -186,12 +180,12 @@ public final class Timing {
             List<OntoTwos.Move> moves = OntoTwos.proposal(document.shot(), every);
             String moved = moves.stream()
                     .filter(move -> move.from() != move.to())
-                    .map(move -> setup.number(move.from()) + " to " + setup.number(move.to()))
+                    .map(move -> Words.TRACE.of("to", setup.number(move.from()), setup.number(move.to())))
                     .collect(Collectors.joining(", "));
             List<Integer> missing =
                     OntoTwos.missing(moves.stream().map(OntoTwos.Move::to).toList(), every);
-            return (moved.isEmpty() ? "All marks lie on it." : "Moves " + moved + ".")
-                    + (missing.isEmpty() ? "" : " Then without a mark: " + numbers(setup, missing) + ".");
+            return (moved.isEmpty() ? Words.TRACE.of("all-marks-lie-on-it") : Words.TRACE.of("moves", moved))
+                    + (missing.isEmpty() ? "" : " " + Words.TRACE.of("then-without-a-mark", numbers(setup, missing)));
         } catch (IllegalArgumentException e) {
             return e.getMessage();
         }
@@ -212,10 +206,6 @@ public final class Timing {
     }
 
     private static String numbers(ShotSetup setup, List<Integer> frames) {
-        return frames.stream()
-                        .limit(12)
-                        .map(frame -> Integer.toString(setup.number(frame)))
-                        .collect(Collectors.joining(", "))
-                + (frames.size() > 12 ? " and " + (frames.size() - 12) + " more" : "");
+        return Landings.firstOf(setup, frames, 12);
     }
 }

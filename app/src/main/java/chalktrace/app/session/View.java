@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.render.LiftedPiece;
 import chalktrace.core.render.OnionSkin;
 import chalktrace.core.shot.Mark;
@@ -66,11 +67,11 @@ public final class View {
 
     /** The steps of the work. */
     public enum Step {
-        GATHER("Gather"),
-        STUDY("Study"),
-        TRACE("Trace"),
-        VOICE("Voice"),
-        FINISH("Finish");
+        GATHER(Words.TRACE.of("gather")),
+        STUDY(Words.TRACE.of("study")),
+        TRACE(Words.TRACE.of("trace")),
+        VOICE(Words.TRACE.of("voice")),
+        FINISH(Words.TRACE.of("finish"));
 
         private final String title;
 

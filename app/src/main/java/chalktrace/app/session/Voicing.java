@@ -6,6 +6,7 @@ import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Proposals;
 import chalktrace.app.sound.VoiceSound;
 import chalktrace.app.state.UserDictionary;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.edit.speech.AlignEdits;
 import chalktrace.core.edit.speech.AlignedScript;
@@ -97,7 +98,7 @@ public final class Voicing {
         AlignedScript.Recording recording =
                 new AlignedScript.Recording(heard.pcm(), heard.clip().startSeconds(), heard.from(), heard.to());
         aligning.set(proposals.proposeLong(
-                "align the script",
+                Words.VOICE.of("align-the-script"),
                 now -> List.of(
                         now.speech().script(),
                         now.speech().words(),
@@ -156,7 +157,7 @@ public final class Voicing {
     public void say(String word, List<String> phones) {
         document.apply(SpeechEdits.say(word, phones));
         jobs.run(
-                "keep how \"" + word + "\" is said",
+                Words.VOICE.of("keep-how-is-said", word),
                 job -> {
                     dictionary.keep(new Speech.Saying(word, phones));
                     return word;
@@ -169,7 +170,7 @@ public final class Voicing {
     public void findSpeech() {
         voice.heard()
                 .ifPresent(heard -> proposals.propose(
-                        "find speech",
+                        Words.VOICE.of("find-speech"),
                         now -> List.of(
                                 now.speech().words(), now.sound(heard.clip().id())),
                         (now, job) -> speech(heard)));
@@ -186,8 +187,8 @@ public final class Voicing {
             }
         }
         return words.isEmpty()
-                ? Proposals.Outcome.only(() ->
-                        notices.problem("No voice was found in " + heard.clip().name() + "."))
+                ? Proposals.Outcome.only(() -> notices.problem(
+                        Words.VOICE.of("no-voice-was-found-in", heard.clip().name())))
                 : Proposals.Outcome.of(AlignEdits.place(words, start + heard.from(), start + heard.to()));
     }
 
@@ -195,7 +196,7 @@ public final class Voicing {
     public void cutToVoice() {
         voice.heard()
                 .ifPresent(heard -> proposals.propose(
-                        "find where the voice starts",
+                        Words.VOICE.of("find-where-the-voice-starts"),
                         now -> List.of(now.sound(heard.clip().id())),
                         (now, job) -> cut(heard)));
     }
@@ -203,12 +204,12 @@ public final class Voicing {
     private Proposals.Outcome cut(VoiceSound.Heard heard) {
         List<SpeechActivity.Span> spans = new SpeechActivity(heard.pcm()).spans();
         if (spans.isEmpty()) {
-            return Proposals.Outcome.only(() ->
-                    notices.problem("No voice was found in " + heard.clip().name() + ": nothing was cut."));
+            return Proposals.Outcome.only(() -> notices.problem(Words.VOICE.of(
+                    "no-voice-was-found-nothing-cut", heard.clip().name())));
         }
         double head = Math.max(0, spans.get(0).startSeconds() - SPARED_SECONDS);
         return Proposals.Outcome.of(ReferenceEdits.changeSound(
-                "cut to the voice",
+                Words.VOICE.of("cut-to-the-voice"),
                 heard.clip().id(),
                 clip -> clip.withTrim(new SoundClip.Trim(head, clip.trim().tailSeconds()))));
     }

@@ -5,6 +5,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.theme.Tones;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.SheetEdits;
 import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.shot.ExposureSheet;
@@ -51,7 +52,7 @@ public final class SheetPane extends Region {
         setFocusTraversable(true);
         getProperties().put(Keys.TAKES_KEYS, TAKEN);
         setAccessibleRole(AccessibleRole.TABLE_VIEW);
-        setAccessibleText("Exposure sheet");
+        setAccessibleText(Words.DESK.of("exposure-sheet"));
         setMinSize(0, 0);
         getChildren().add(canvas);
         canvas.setManaged(false);
@@ -220,12 +221,18 @@ public final class SheetPane extends Region {
         g.fillRect(0, 0, getWidth(), HEAD);
         g.setFont(Theme.sans(12));
         g.setFill(tones.quiet());
-        g.fillText("frame", 8, HEAD / 2);
+        g.fillText(Words.DESK.of("frame-lower"), 8, HEAD / 2);
         for (int c = 0; c < levels.size(); c++) {
             g.setFill(c == column() ? tones.accent() : tones.quiet());
             g.fillText(levels.get(c), NUMBER + c * LEVEL + 6, HEAD / 2, LEVEL - 10);
         }
-        String[] more = {"words", "mouth", "cues", "notes", "camera"};
+        String[] more = {
+            Words.DESK.of("words"),
+            Words.DESK.of("mouth"),
+            Words.DESK.of("cues"),
+            Words.DESK.of("notes"),
+            Words.DESK.of("camera")
+        };
         g.setFill(tones.quiet());
         for (int c = 0; c < more.length; c++) {
             g.fillText(more[c], NUMBER + levels.size() * LEVEL + c * TEXT + 6, HEAD / 2);

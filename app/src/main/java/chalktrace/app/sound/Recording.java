@@ -3,6 +3,7 @@ package chalktrace.app.sound;
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.Jobs;
 import chalktrace.app.kernel.Notices;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.sound.Loudness;
@@ -105,7 +106,7 @@ public final class Recording {
                 .map(path -> path.toAbsolutePath().getParent())
                 .orElse(stateFolder.resolve("recordings"));
         jobs.run(
-                "write what was recorded",
+                Words.VOICE.of("write-what-was-recorded"),
                 job -> {
                     // A shot's folder that was moved away is not made anew.
                     Path folder = Files.isDirectory(beside) ? beside : stateFolder.resolve("recordings");
@@ -113,7 +114,7 @@ public final class Recording {
                     Path file = folder.resolve("line-" + LocalDateTime.now().format(STAMP) + ".wav");
                     PcmBuffer pcm = done.recorded();
                     if (pcm.length() == 0) {
-                        throw new IOException("Nothing was recorded yet: it ended while it was counted in.");
+                        throw new IOException(Words.VOICE.of("nothing-was-recorded-yet-it"));
                     }
                     SoundFiles.writeWav(pcm, file);
                     return file;
@@ -121,9 +122,12 @@ public final class Recording {
                 file -> {
                     if (document.isStill(opening)) {
                         document.apply(ReferenceEdits.takeIn(SoundClip.of(
-                                document.shot().newId("sound"), "recorded line", file.toString(), done.startSeconds)));
+                                document.shot().newId("sound"),
+                                Words.VOICE.of("recorded-line"),
+                                file.toString(),
+                                done.startSeconds)));
                     } else {
-                        notices.say("The recorded line is in " + file + "; the shot it was recorded for is not open.");
+                        notices.say(Words.VOICE.of("the-recorded-line-is-in", file));
                     }
                 },
                 notices::problem);
@@ -160,8 +164,7 @@ public final class Recording {
             // A device may take its time to open: it is opened here and not on the window's thread.
             try (SoundIn in = microphones.get()) {
                 if (!in.isReal()) {
-                    Platform.runLater(() -> notices.say(
-                            "No microphone was found: a test signal is used, so that recording can be tried."));
+                    Platform.runLater(() -> notices.say(Words.VOICE.of("no-microphone-was-found-a")));
                 }
                 in.start();
                 while (!ended) {

@@ -2,6 +2,7 @@ package chalktrace.app.sound;
 
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.Notices;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.sound.PcmBuffer;
 import java.util.List;
@@ -57,13 +58,13 @@ public final class VoiceSound {
     public Optional<Heard> heard() {
         Optional<SoundClip> clip = clip();
         if (clip.isEmpty()) {
-            notices.problem("There is no sound in this shot yet. Import or record one in this tray.");
+            notices.problem(Words.VOICE.of("there-is-no-sound-in"));
             return Optional.empty();
         }
         Optional<PcmBuffer> pcm = sounds.of(clip.get());
         if (pcm.isEmpty()) {
             notices.problem(Optional.ofNullable(sounds.problems().get(clip.get().file()))
-                    .orElse(clip.get().name() + " is still being read. Try again in a moment."));
+                    .orElse(Words.VOICE.of("is-still-being-read-try", clip.get().name())));
         }
         return pcm.map(read -> new Heard(clip.get(), read));
     }

@@ -1,5 +1,6 @@
 package chalktrace.app.space;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.space.Camera;
 import chalktrace.core.space.Light;
@@ -8,10 +9,10 @@ import chalktrace.core.space.Point3;
 
 /** What a drag on the board does with the camera. */
 enum CameraDrag {
-    ORBIT("Orbit", "drag round the model"),
-    PAN("Pan", "drag the model along the picture (Shift and drag)"),
-    DOLLY("Dolly", "drag up to come nearer, down to go back"),
-    LIGHT("Light", "drag the light round the model");
+    ORBIT(Words.MODELS.of("orbit"), Words.MODELS.of("drag-round-the-model")),
+    PAN(Words.MODELS.of("pan"), Words.MODELS.of("drag-the-model-along-the")),
+    DOLLY(Words.MODELS.of("dolly"), Words.MODELS.of("drag-up-to-come-nearer")),
+    LIGHT(Words.MODELS.of("light"), Words.MODELS.of("drag-the-light-round-the"));
 
     /** A drag across the picture turns by so much. */
     private static final double DEGREES_WIDE = 240;

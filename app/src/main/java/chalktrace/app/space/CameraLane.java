@@ -2,6 +2,7 @@ package chalktrace.app.space;
 
 import chalktrace.app.bench.BenchScale;
 import chalktrace.app.bench.Lane;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.space.CameraKey;
@@ -23,7 +24,7 @@ final class CameraLane extends Lane {
     private final CameraWork work;
 
     CameraLane(CameraWork work, BenchScale scale) {
-        super("camera", HEIGHT, work.session(), scale);
+        super(Words.MODELS.of("camera-lane"), HEIGHT, work.session(), scale);
         this.work = work;
         repaintOn(work.chosenProperty());
     }
@@ -93,7 +94,7 @@ final class CameraLane extends Lane {
     private Edit moved(CameraKey key, int to) {
         int frame = session().shot().setup().clamp(to);
         return work.edit(
-                "move a key of the camera",
+                Words.MODELS.of("move-a-key-of-the"),
                 work.current().map(Footage::id).orElse(""),
                 staging -> frame == key.frame()
                         ? staging
@@ -106,7 +107,10 @@ final class CameraLane extends Lane {
                         key -> {
                             CameraKey.Move[] moves = CameraKey.Move.values();
                             CameraKey.Move next = moves[(key.move().ordinal() + 1) % moves.length];
-                            work.change("change the camera's move", clip.id(), s -> s.withKey(key.withMove(next)));
+                            work.change(
+                                    Words.MODELS.of("change-the-cameras-move"),
+                                    clip.id(),
+                                    s -> s.withKey(key.withMove(next)));
                         },
                         () -> work.keyOrNot(clip.id())));
     }

@@ -3,6 +3,7 @@ package chalktrace.app.space;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.space.CameraKey;
 import chalktrace.core.space.Lens;
@@ -32,7 +33,8 @@ final class CameraRows extends VBox {
     private final NumberField lens = new NumberField("camera-lens", 50, this::typed);
     private final NumberField roll = new NumberField("camera-roll", 0, this::typed);
     private final NumberField every = new NumberField("camera-every", 1, this::setEvery);
-    private final Button key = Buttons.words("Key camera", "set or remove a key of the camera at the gate", this::key);
+    private final Button key =
+            Buttons.words(Words.MODELS.of("key-camera"), Words.MODELS.of("set-or-remove-a-key"), this::key);
     private final ToggleGroup moves = new ToggleGroup();
     private final HBox moveRow = new HBox();
     private final FlowPane views = new FlowPane(4, 4);
@@ -44,39 +46,40 @@ final class CameraRows extends VBox {
         this.id = id;
         key.setId("key-camera");
         GridPane numbers = new GridPane(3, 4);
-        add(numbers, 0, "Yaw \u00b0", yaw, "Pitch \u00b0", pitch);
-        add(numbers, 1, "Lens mm", lens, "Distance", distance);
-        add(numbers, 2, "Tilt \u00b0", roll, "Hold", every);
+        add(numbers, 0, Words.MODELS.of("yaw"), yaw, Words.MODELS.of("pitch"), pitch);
+        add(numbers, 1, Words.MODELS.of("lens-mm"), lens, Words.MODELS.of("distance"), distance);
+        add(numbers, 2, Words.MODELS.of("tilt"), roll, Words.MODELS.of("hold"), every);
         for (CameraKey.Move move : CameraKey.Move.values()) {
             moveRow.getChildren()
                     .add(ModelRows.toggle(
                             ModelRows.title(move),
-                            "from the key before the gate the camera goes on "
-                                    + move.name().toLowerCase(Locale.ROOT),
+                            Words.MODELS.of(
+                                    "from-the-key-before-the", move.name().toLowerCase(Locale.ROOT)),
                             moves,
                             move,
                             () -> work.move(id, move)));
         }
-        CheckBox beside = new CheckBox("Beside the board");
+        CheckBox beside = new CheckBox(Words.MODELS.of("beside-the-board"));
         beside.setId("views-beside");
         beside.setFocusTraversable(false);
         beside.selectedProperty().bindBidirectional(work.viewsShownProperty());
-        Button save = Buttons.words("Save view", "save this view to return to it", this::save);
+        Button save =
+                Buttons.words(Words.MODELS.of("save-view"), Words.MODELS.of("save-this-view-to-return"), this::save);
         Button guides = Buttons.words(
-                "Vanishing points",
-                "add the model's vanishing points and horizon as a guide",
+                Words.MODELS.of("vanishing-points"),
+                Words.MODELS.of("add-the-models-vanishing-points"),
                 () -> clip(work::addVanishingPoints));
         Button floor = Buttons.words(
-                "Stand on floor line",
-                "raise or lower the camera until the model stands on the floor line",
+                Words.MODELS.of("stand-on-floor-line"),
+                Words.MODELS.of("raise-or-lower-the-camera"),
                 () -> clip(work::standOnFloorLine));
         getChildren()
                 .addAll(
-                        Rows.quiet("Camera"),
+                        Rows.quiet(Words.MODELS.of("camera")),
                         numbers,
                         key,
                         ModelRows.edged(moveRow),
-                        Rows.quiet("Views"),
+                        Rows.quiet(Words.MODELS.of("views")),
                         views,
                         ModelRows.row(save, beside),
                         new FlowPane(4, 4, guides, floor));
@@ -95,7 +98,10 @@ final class CameraRows extends VBox {
         distance.set(round(now.distance()));
         lens.set(round(now.lens().millimetres()));
         every.set(staging.cameraEvery());
-        key.setText(staging.keyAt(work.frame()).isPresent() ? "Remove camera key" : "Key camera");
+        key.setText(
+                staging.keyAt(work.frame()).isPresent()
+                        ? Words.MODELS.of("remove-camera-key")
+                        : Words.MODELS.of("key-camera"));
         boolean keyedBefore = staging.keys().stream().anyMatch(k -> k.frame() <= work.frame());
         moveRow.setDisable(!keyedBefore);
         ModelRows.select(moves, keyedBefore ? staging.moveAt(work.frame()) : "");
@@ -106,7 +112,8 @@ final class CameraRows extends VBox {
     }
 
     private Button button(SavedView view) {
-        return Buttons.words(view.name(), "look from there: " + view.name(), () -> work.look(id, view.orbit()));
+        return Buttons.words(
+                view.name(), Words.MODELS.of("look-from-there", view.name()), () -> work.look(id, view.orbit()));
     }
 
     private void typed() {
@@ -138,7 +145,7 @@ final class CameraRows extends VBox {
 
     private void setEvery() {
         int frames = (int) Math.max(1, Math.min(Staging.LONGEST_HOLD, every.value()));
-        work.change("hold the camera", id, staging -> staging.withCameraEvery(frames));
+        work.change(Words.MODELS.of("hold-the-camera"), id, staging -> staging.withCameraEvery(frames));
     }
 
     private void key() {
@@ -146,9 +153,9 @@ final class CameraRows extends VBox {
     }
 
     private void save() {
-        clip(clip -> work.change("save a view", id, staging -> {
+        clip(clip -> work.change(Words.MODELS.of("save-a-view"), id, staging -> {
             List<SavedView> more = new ArrayList<>(staging.views());
-            more.add(new SavedView("View " + (more.size() + 1), work.camera(clip)));
+            more.add(new SavedView(Words.MODELS.of("view", more.size() + 1), work.camera(clip)));
             return staging.withViews(more);
         }));
     }

@@ -6,6 +6,7 @@ import chalktrace.app.board.Hand;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.View;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.space.Light;
@@ -49,7 +50,7 @@ final class CameraTool implements BoardTool {
 
     @Override
     public String use() {
-        return "move the camera of a 3D model";
+        return Words.MODELS.of("move-the-camera-of-a");
     }
 
     @Override
@@ -75,7 +76,7 @@ final class CameraTool implements BoardTool {
         Label words = Rows.quiet("");
         words.textProperty().bind(work.session().document().shownProperty().map(shot -> work.current()
                 .map(Footage::name)
-                .orElse("No 3D model yet: import one in Gather.")));
+                .orElse(Words.MODELS.of("no-3d-model-yet-import"))));
         return List.of(ModelRows.edged(kinds), words);
     }
 
@@ -116,7 +117,7 @@ final class CameraTool implements BoardTool {
                 if (kind == CameraDrag.LIGHT) {
                     Light light = kind.moved(start.dress().light(), dx, dy, work.size());
                     return Optional.of(work.edit(
-                            "move the light",
+                            Words.MODELS.of("move-the-light"),
                             model.id(),
                             s -> s.withDress(s.dress().withLight(light))));
                 }

@@ -1,6 +1,7 @@
 package chalktrace.app.space;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.GuideEdits;
 import chalktrace.core.edit.reference.ReferenceEdits;
@@ -88,9 +89,9 @@ final class CameraWork {
         }
         Borrowed borrowed = Borrowed.byNames(
                 lenderId, motion, own.get().model(), lender.get().model());
-        change("choose an animation", id, staging -> staging.withBorrowed(borrowed));
+        change(Words.MODELS.of("choose-an-animation"), id, staging -> staging.withBorrowed(borrowed));
         if (borrowed.pairs().isEmpty()) {
-            session.notices().problem("No joints of the two are called alike. Pair them by hand under Joints.");
+            session.notices().problem(Words.MODELS.of("no-joints-of-the-two"));
         }
     }
 
@@ -117,7 +118,7 @@ final class CameraWork {
 
     Edit seenFrom(String id, Orbit orbit) {
         int frame = frame();
-        return edit("move the camera", id, staging -> staging.seenFrom(frame, orbit));
+        return edit(Words.MODELS.of("move-the-camera"), id, staging -> staging.seenFrom(frame, orbit));
     }
 
     void look(String id, Orbit orbit) {
@@ -129,7 +130,7 @@ final class CameraWork {
     void keyOrNot(String id) {
         int frame = frame();
         change(
-                "key the camera",
+                Words.MODELS.of("key-the-camera"),
                 id,
                 staging -> staging.keyAt(frame).isPresent()
                         ? staging.withoutKey(frame)
@@ -139,7 +140,7 @@ final class CameraWork {
     /** How the camera goes on from the last key up to the gate. */
     void move(String id, CameraKey.Move move) {
         int frame = frame();
-        change("change the camera's move", id, staging -> staging.keys().stream()
+        change(Words.MODELS.of("change-the-cameras-move"), id, staging -> staging.keys().stream()
                 .filter(key -> key.frame() <= frame)
                 .reduce((before, after) -> after)
                 .map(key -> staging.withKey(key.withMove(move)))
@@ -157,7 +158,7 @@ final class CameraWork {
             }
         }
         if (spots.isEmpty()) {
-            session.notices().problem("Seen from here, the model's lines meet nowhere near the picture.");
+            session.notices().problem(Words.MODELS.of("seen-from-here-the-models"));
             return;
         }
         session.document()
@@ -173,7 +174,7 @@ final class CameraWork {
                 .filter(guide -> guide.kind() == Guide.Kind.FLOOR)
                 .findFirst();
         if (floor.isEmpty()) {
-            session.notices().problem("The shot has no floor line. Add one in Trace, under Guides.");
+            session.notices().problem(Words.MODELS.of("the-shot-has-no-floor"));
             return;
         }
         Optional<Figure> seen = figure(clip)
@@ -184,7 +185,7 @@ final class CameraWork {
             Orbit moved =
                     now.standing(figure.bounds().low().y(), floor.get().point(0).y(), size().width(), size().height());
             if (moved.equals(now)) {
-                session.notices().problem("No height of the camera brings the model's floor there. Change its pitch.");
+                session.notices().problem(Words.MODELS.of("no-height-of-the-camera"));
             } else {
                 look(clip.id(), moved);
             }

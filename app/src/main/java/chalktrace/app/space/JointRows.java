@@ -3,6 +3,7 @@ package chalktrace.app.space;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.space.Borrowed;
 import chalktrace.core.space.Figure;
@@ -23,7 +24,7 @@ import javafx.scene.layout.VBox;
 /** Which joint of a model follows which one of the model whose animation it borrows. */
 final class JointRows extends VBox {
 
-    private static final String AT_REST = "At rest";
+    private static final String AT_REST = Words.MODELS.of("at-rest");
     private static final double MOST_HEIGHT = 220;
     private static final double CHOICE_WIDTH = 120;
 
@@ -38,12 +39,13 @@ final class JointRows extends VBox {
         super(4);
         this.work = work;
         this.id = id;
-        Button again = Buttons.text("Match by names", "pair the joints anew, by their names", this::matchAgain);
+        Button again = Buttons.text(
+                Words.MODELS.of("match-by-names"), Words.MODELS.of("pair-the-joints-anew-by"), this::matchAgain);
         again.setId("model-match");
         list.setMaxHeight(MOST_HEIGHT);
         list.setFitToWidth(true);
         list.setFocusTraversable(false);
-        getChildren().addAll(count, new Fold("Joints", false, again, list));
+        getChildren().addAll(count, new Fold(Words.MODELS.of("joints"), false, again, list));
     }
 
     void show(Footage clip) {
@@ -65,7 +67,7 @@ final class JointRows extends VBox {
         long following = joints.stream()
                 .filter(joint -> borrowed.get().from(joint).isPresent())
                 .count();
-        count.setText(following + " of " + joints.size() + " joints follow");
+        count.setText(Words.MODELS.of("of-joints-follow", following, joints.size()));
         list(borrowed.get(), joints, theirs);
     }
 
@@ -81,7 +83,7 @@ final class JointRows extends VBox {
             choice.setMinWidth(CHOICE_WIDTH);
             choice.setFocusTraversable(false);
             choice.setId("joint-" + joint);
-            choice.setAccessibleText("what " + joint + " follows");
+            choice.setAccessibleText(Words.MODELS.of("what-follows", joint));
             choice.setOnAction(event -> pair(joint, choice.getValue()));
             Label name = new Label(joint);
             name.setMaxWidth(Double.MAX_VALUE);
@@ -94,7 +96,7 @@ final class JointRows extends VBox {
 
     private void pair(String joint, String from) {
         Optional<String> chosen = Optional.of(from).filter(name -> !name.equals(AT_REST));
-        work.change("pair joints", id, staging -> staging.borrowed()
+        work.change(Words.MODELS.of("pair-joints"), id, staging -> staging.borrowed()
                 .map(lent -> staging.withBorrowed(lent.with(joint, chosen)))
                 .orElse(staging));
     }

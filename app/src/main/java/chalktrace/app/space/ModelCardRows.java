@@ -1,6 +1,7 @@
 package chalktrace.app.space;
 
 import chalktrace.app.tray.gather.CardRows;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 
 /** The rows of a model's card. */
@@ -8,7 +9,7 @@ record ModelCardRows(CameraWork work) implements CardRows {
 
     @Override
     public String title() {
-        return "Model";
+        return Words.MODELS.of("model");
     }
 
     @Override

@@ -5,6 +5,7 @@ import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.tray.gather.CardRows;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.space.Dress;
@@ -31,7 +32,8 @@ import javafx.scene.layout.VBox;
 /** How a model looks, moves and is lit, and where its camera stands. */
 final class ModelRows extends VBox implements CardRows.Part {
 
-    private static final List<String> HOLDS = List.of("Ones", "Twos", "Threes");
+    private static final List<String> HOLDS =
+            List.of(Words.MODELS.of("ones"), Words.MODELS.of("twos"), Words.MODELS.of("threes"));
 
     private final CameraWork work;
     private final String id;
@@ -60,20 +62,23 @@ final class ModelRows extends VBox implements CardRows.Part {
         motions.setMaxWidth(Double.MAX_VALUE);
         motions.setFocusTraversable(false);
         motions.setId("model-motion");
-        motions.setAccessibleText("animation");
+        motions.setAccessibleText(Words.MODELS.of("animation"));
         motions.setOnAction(event -> setMotion());
-        loops = box("Loop", "loop the animation", Staging::withLoops);
-        shadow = box("Shadow", "show the model's shadow", dressed(Dress::withShadow));
-        grid = box("Floor grid", "show the floor", dressed(Dress::withGrid));
-        hidden = box("Hidden lines, faint", "show hidden lines", dressed(Dress::withHidden));
-        zUp = box("Made with z up", "set the model upright", Staging::withZUp);
+        loops = box(Words.MODELS.of("loop"), Words.MODELS.of("loop-the-animation"), Staging::withLoops);
+        shadow = box(Words.MODELS.of("shadow"), Words.MODELS.of("show-the-models-shadow"), dressed(Dress::withShadow));
+        grid = box(Words.MODELS.of("floor-grid"), Words.MODELS.of("show-the-floor"), dressed(Dress::withGrid));
+        hidden = box(
+                Words.MODELS.of("hidden-lines-faint"),
+                Words.MODELS.of("show-hidden-lines"),
+                dressed(Dress::withHidden));
+        zUp = box(Words.MODELS.of("made-with-z-up"), Words.MODELS.of("set-the-model-upright"), Staging::withZUp);
         lightYaw = slider(
-                "Light yaw \u00b0",
+                Words.MODELS.of("light-yaw"),
                 -180,
                 180,
                 v -> s -> lit(s, new Light(v, s.dress().light().pitch())));
         lightPitch = slider(
-                "Light pitch \u00b0",
+                Words.MODELS.of("light-pitch"),
                 1,
                 90,
                 v -> s -> lit(s, new Light(s.dress().light().yaw(), v)));
@@ -82,7 +87,7 @@ final class ModelRows extends VBox implements CardRows.Part {
                         looks(),
                         motions,
                         joints,
-                        row(Rows.quiet("From s"), from, Rows.quiet("Speed"), speed),
+                        row(Rows.quiet(Words.MODELS.of("from-s")), from, Rows.quiet(Words.MODELS.of("speed")), speed),
                         row(holds(), loops),
                         camera,
                         lightYaw,
@@ -135,7 +140,7 @@ final class ModelRows extends VBox implements CardRows.Part {
             return;
         }
         if (chosen.lender().isEmpty()) {
-            work.change("choose an animation", id, s -> s.withMotion(chosen.motion()));
+            work.change(Words.MODELS.of("choose-an-animation"), id, s -> s.withMotion(chosen.motion()));
         } else {
             work.borrow(id, chosen.lender(), chosen.motion());
         }
@@ -143,7 +148,7 @@ final class ModelRows extends VBox implements CardRows.Part {
 
     private void setFrom() {
         double seconds = Math.max(0, from.value());
-        work.change("set where the animation starts", id, s -> s.withFromSeconds(seconds));
+        work.change(Words.MODELS.of("set-where-the-animation-starts"), id, s -> s.withFromSeconds(seconds));
     }
 
     private void setSpeed() {
@@ -151,7 +156,7 @@ final class ModelRows extends VBox implements CardRows.Part {
         work.session()
                 .document()
                 .apply(ReferenceEdits.change(
-                        "set the animation's speed",
+                        Words.MODELS.of("set-the-animations-speed"),
                         id,
                         clip -> clip.withConform(clip.conform().withSpeed(times))));
     }
@@ -163,11 +168,11 @@ final class ModelRows extends VBox implements CardRows.Part {
             box.getChildren()
                     .add(toggle(
                             title(look),
-                            "show the model as " + title(look).toLowerCase(Locale.ROOT),
+                            Words.MODELS.of("show-the-model-as", title(look).toLowerCase(Locale.ROOT)),
                             looks,
                             look,
                             () -> work.change(
-                                    "change the model's look",
+                                    Words.MODELS.of("change-the-models-look"),
                                     id,
                                     s -> s.withDress(s.dress().withLook(look)))));
         }
@@ -182,10 +187,10 @@ final class ModelRows extends VBox implements CardRows.Part {
             box.getChildren()
                     .add(toggle(
                             title,
-                            "hold each pose: on " + title.toLowerCase(Locale.ROOT),
+                            Words.MODELS.of("hold-each-pose-on", title.toLowerCase(Locale.ROOT)),
                             holds,
                             every,
-                            () -> work.change("hold poses", id, s -> s.withEvery(frames))));
+                            () -> work.change(Words.MODELS.of("hold-poses"), id, s -> s.withEvery(frames))));
         }
         return edged(box);
     }
@@ -230,10 +235,11 @@ final class ModelRows extends VBox implements CardRows.Part {
     private ValueSlider slider(String text, double low, double high, DoubleFunction<UnaryOperator<Staging>> change) {
         return new ValueSlider(text, low, high, 0, value -> {
                     work.session().document().preview(null);
-                    work.change("move the light", id, change.apply(value));
+                    work.change(Words.MODELS.of("move-the-light"), id, change.apply(value));
                 })
-                .previewing(value ->
-                        work.session().document().preview(work.edit("move the light", id, change.apply(value))));
+                .previewing(value -> work.session()
+                        .document()
+                        .preview(work.edit(Words.MODELS.of("move-the-light"), id, change.apply(value))));
     }
 
     private static Staging lit(Staging staging, Light light) {

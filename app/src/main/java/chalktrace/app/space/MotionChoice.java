@@ -1,5 +1,6 @@
 package chalktrace.app.space;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.space.Borrowed;
@@ -22,12 +23,13 @@ record MotionChoice(String lender, String motion, String title) {
 
     /** Its own, and those of the other models in the shot. */
     static List<MotionChoice> of(Shot shot, Footage clip, Function<Footage, Optional<Figure>> figures) {
-        List<MotionChoice> all = new ArrayList<>(List.of(new MotionChoice("", "", "Rest pose")));
+        List<MotionChoice> all = new ArrayList<>(List.of(new MotionChoice("", "", Words.MODELS.of("rest-pose"))));
         motions(figures.apply(clip)).forEach(name -> all.add(new MotionChoice("", name, name)));
         for (Footage other : shot.footage()) {
             if (other.staging().isPresent() && !other.file().equals(clip.file())) {
                 motions(figures.apply(other))
-                        .forEach(name -> all.add(new MotionChoice(other.id(), name, name + " of " + other.name())));
+                        .forEach(name ->
+                                all.add(new MotionChoice(other.id(), name, Words.MODELS.of("of", name, other.name()))));
             }
         }
         return all;

@@ -1,6 +1,7 @@
 package chalktrace.app.study;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.mouth.MouthLevels;
 import chalktrace.core.edit.reference.AttachEdits;
 import chalktrace.core.edit.reference.RideEdits;
@@ -86,7 +87,7 @@ final class AttachWork {
         if (isShown(level, frame)) {
             session.document().apply(AttachEdits.drawing(track.id(), level, frame, turning, moves.get()));
         } else {
-            session.notices().problem("The current level shows no drawing on this frame. Draw one, or go to one.");
+            session.notices().problem(Words.STUDY.of("the-current-level-shows-no"));
         }
     }
 
@@ -94,9 +95,7 @@ final class AttachWork {
     void attachOther(Track track, String rider, boolean turning) {
         Shot shot = session.shot();
         if (RideEdits.carries(shot, rider, track)) {
-            session.notices()
-                    .problem(track.name() + " lies on this reference, so it can't carry it."
-                            + " Choose a point of another one.");
+            session.notices().problem(Words.STUDY.of("lies-on-this-reference-so", track.name()));
             return;
         }
         int frame = session.transport().frame();
@@ -115,7 +114,7 @@ final class AttachWork {
         Shot shot = session.shot();
         Optional<Level> mouths = MouthLevels.find(shot);
         if (mouths.isEmpty()) {
-            session.notices().problem("There is no mouth level yet. Make one in Voice.");
+            session.notices().problem(Words.STUDY.of("there-is-no-mouth-level"));
             return;
         }
         attachLevel(track, mouths.get().id(), turning);
@@ -129,7 +128,7 @@ final class AttachWork {
     private void attachLevel(Track track, String level, boolean turning) {
         int frame = session.transport().frame();
         if (!isShown(level, frame)) {
-            session.notices().problem("That level shows no drawing on this frame. Go to one where it does.");
+            session.notices().problem(Words.STUDY.of("that-level-shows-no-drawing"));
             return;
         }
         moves(track, turning).ifPresent(moves -> session.document()
@@ -140,12 +139,14 @@ final class AttachWork {
     void attachSelection(Track track, boolean turning) {
         Pick pick = session.selection().pickProperty().get();
         if (pick == null || pick.isEmpty()) {
-            session.notices().problem("Nothing is selected. Select strokes first, such as the eyes.");
+            session.notices().problem(Words.STUDY.of("nothing-is-selected-select-strokes"));
             return;
         }
         int frame = session.transport().frame();
-        String name =
-                pick.partNames(session.shot()).stream().sorted().findFirst().orElse("with " + track.name());
+        String name = pick.partNames(session.shot()).stream()
+                .sorted()
+                .findFirst()
+                .orElse(Words.STUDY.of("with", track.name()));
         moves(track, turning).ifPresent(moves -> {
             session.picking().putAway();
             session.document().apply(AttachEdits.piece(track.id(), pick, name, turning, moves, frame));
@@ -166,7 +167,7 @@ final class AttachWork {
                         session.document().shown(), track, session.transport().frame(), turning))
                 .filter(m -> !m.isEmpty());
         if (moves.isEmpty()) {
-            session.notices().problem(track.name() + " is not known on this frame. Go to one on its path.");
+            session.notices().problem(Words.STUDY.of("is-not-known-on-this", track.name()));
         }
         return moves;
     }

@@ -2,6 +2,7 @@ package chalktrace.app.study;
 
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.words.Words;
 import chalktrace.core.render.DrawnPath;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
@@ -17,7 +18,7 @@ import javafx.scene.layout.VBox;
 /** The named parts of the drawings, each of which can show its way beside those of the points. */
 final class DrawnRows extends VBox {
 
-    private static final String HIDDEN = "Hidden";
+    private static final String HIDDEN = Words.STUDY.of("hidden");
 
     private final StudyWork work;
     private final VBox parts = new VBox(2);
@@ -25,7 +26,7 @@ final class DrawnRows extends VBox {
     DrawnRows(StudyWork work) {
         super(6);
         this.work = work;
-        getChildren().addAll(Rows.section("Drawn parts"), parts);
+        getChildren().addAll(Rows.section(Words.STUDY.of("drawn-parts")), parts);
         Refresh.on(this, this::show, work.session().document().shotProperty(), work.movingProperty());
     }
 
@@ -42,15 +43,14 @@ final class DrawnRows extends VBox {
                     .forEach(part -> parts.getChildren().add(row(level, part)));
         }
         if (parts.getChildren().isEmpty()) {
-            parts.getChildren()
-                    .add(Rows.hint("Name a part of the drawings, in Trace, to see its way beside the filmed one."));
+            parts.getChildren().add(Rows.hint(Words.STUDY.of("name-a-part-of-the")));
         }
     }
 
     private HBox row(Level level, String part) {
         ComboBox<String> choice = new ComboBox<>();
         choice.setId("drawn-" + part);
-        choice.setAccessibleText("what of " + part + " is followed");
+        choice.setAccessibleText(Words.STUDY.of("what-of-is-followed", part));
         choice.setFocusTraversable(false);
         choice.getItems().add(HIDDEN);
         for (DrawnPath.Anchor anchor : DrawnPath.Anchor.values()) {

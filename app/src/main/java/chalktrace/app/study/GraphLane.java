@@ -4,6 +4,7 @@ import chalktrace.app.bench.BenchScale;
 import chalktrace.app.bench.Lane;
 import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.ShotSetup;
@@ -30,7 +31,7 @@ final class GraphLane extends Lane {
     private final StudyWork work;
 
     GraphLane(StudyWork work, BenchScale scale, double height) {
-        super("graph", height, work.session(), scale);
+        super(Words.STUDY.of("graph-lane"), height, work.session(), scale);
         this.work = work;
         repaintOn(
                 work.movingProperty(),
@@ -98,7 +99,7 @@ final class GraphLane extends Lane {
         if (high < low) {
             g.fillText(
                     work.movingProperty().get().isEmpty()
-                            ? "No tracked point in view: choose the tracking tool and touch a point."
+                            ? Words.STUDY.of("no-tracked-point-in-view")
                             : measure.needs(),
                     6,
                     height / 2 - 6);
@@ -114,12 +115,12 @@ final class GraphLane extends Lane {
                 measure == StudyMeasure.SPACING
                         ? String.format(
                                 Locale.ROOT,
-                                "%s, up to %.1f %s, %.1f %% of the picture's height",
+                                Words.STUDY.of("up-to-of-the-pictures"),
                                 measure.title(),
                                 high,
                                 measure.unit(),
                                 100 * high / shown().setup().size().height())
-                        : String.format(Locale.ROOT, "%s, %.0f to %.0f %s", measure.title(), low, high, measure.unit()),
+                        : String.format(Locale.ROOT, Words.STUDY.of("to"), measure.title(), low, high, measure.unit()),
                 6,
                 1);
     }

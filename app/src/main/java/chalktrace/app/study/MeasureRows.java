@@ -2,6 +2,7 @@ package chalktrace.app.study;
 
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.words.Words;
 import chalktrace.core.motion.MotionProposal;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Walk;
@@ -27,7 +28,7 @@ final class MeasureRows extends VBox {
         this.work = work;
         this.proposals = proposals;
         setId("measures");
-        getChildren().addAll(Rows.section("Measures"), values);
+        getChildren().addAll(Rows.section(Words.STUDY.of("measures")), values);
         Refresh.on(
                 this,
                 this::show,
@@ -43,22 +44,23 @@ final class MeasureRows extends VBox {
         List<Label> rows = new ArrayList<>();
         for (StudyWork.MovingTrack track : work.movingProperty().get()) {
             String words = words(track, frame, setup.size().height());
-            rows.add(Rows.hint(track.track().name() + ": " + (words.isEmpty() ? "not known here" : words)));
+            rows.add(Rows.hint(
+                    track.track().name() + ": " + (words.isEmpty() ? Words.STUDY.of("not-known-here") : words)));
         }
         walk(setup).ifPresent(words -> rows.add(Rows.hint(words)));
         if (rows.isEmpty()) {
-            rows.add(Rows.hint("Heights, spacing, angles and steps stand here once a point is tracked."));
+            rows.add(Rows.hint(Words.STUDY.of("heights-spacing-angles-and-steps")));
         }
         values.getChildren().setAll(rows);
     }
 
     private static String words(StudyWork.MovingTrack track, int frame, int height) {
         StringJoiner out = new StringJoiner(", ");
-        add(out, "moves %.1f px", StudyMeasure.SPACING, track, frame, height);
-        add(out, "towards %.0f\u00b0", StudyMeasure.DIRECTION, track, frame, height);
-        add(out, "%.1f px high", StudyMeasure.HEIGHT, track, frame, height);
-        add(out, "%.1f px to its second", StudyMeasure.LENGTH, track, frame, height);
-        add(out, "at %.1f\u00b0", StudyMeasure.ANGLE, track, frame, height);
+        add(out, Words.STUDY.of("moves-px"), StudyMeasure.SPACING, track, frame, height);
+        add(out, Words.STUDY.of("towards"), StudyMeasure.DIRECTION, track, frame, height);
+        add(out, Words.STUDY.of("px-high"), StudyMeasure.HEIGHT, track, frame, height);
+        add(out, Words.STUDY.of("px-to-its-second"), StudyMeasure.LENGTH, track, frame, height);
+        add(out, Words.STUDY.of("at"), StudyMeasure.ANGLE, track, frame, height);
         return out.toString();
     }
 
@@ -80,13 +82,13 @@ final class MeasureRows extends VBox {
         }
         Walk walk = Walk.of(contacts, body(tracks, contacts), setup.rate());
         StringJoiner out = new StringJoiner(", ");
-        say(out, "step %.0f px", walk.stepPx());
-        say(out, "stride %.0f px", walk.stridePx());
-        say(out, "%.0f steps a minute", walk.cadence());
-        say(out, "bounce %.1f px", walk.bouncePx());
+        say(out, Words.STUDY.of("step-px"), walk.stepPx());
+        say(out, Words.STUDY.of("stride-px"), walk.stridePx());
+        say(out, Words.STUDY.of("steps-a-minute"), walk.cadence());
+        say(out, Words.STUDY.of("bounce-px"), walk.bouncePx());
         return out.length() == 0
                 ? Optional.empty()
-                : Optional.of("Walk of " + walk.contacts().size() + " contacts: " + out);
+                : Optional.of(Words.STUDY.of("walk-of-contacts", walk.contacts().size(), out));
     }
 
     private Optional<MovingPoint> body(List<StudyWork.MovingTrack> tracks, List<Walk.Contact> contacts) {

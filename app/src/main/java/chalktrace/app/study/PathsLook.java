@@ -3,6 +3,7 @@ package chalktrace.app.study;
 import chalktrace.app.board.BoardView;
 import chalktrace.app.session.View;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.shot.Mark;
 import java.awt.geom.Point2D;
@@ -146,7 +147,7 @@ final class PathsLook extends Canvas {
                 .findFirst()
                 .map(other -> String.format(
                         Locale.ROOT,
-                        ", %.1f from %s",
+                        Words.STUDY.of("from"),
                         Math.hypot(
                                 other.movement().x(gate) - moving.movement().x(gate),
                                 other.movement().y(gate) - moving.movement().y(gate)),

@@ -7,6 +7,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.reference.AttachEdits;
 import chalktrace.core.edit.reference.RideEdits;
@@ -40,7 +41,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 /** The points that are tracked: each with its name, how far it was found, and why it was lost. */
 final class PointRows extends VBox {
 
-    private static final String NO_SECOND = "None";
+    private static final String NO_SECOND = Words.STUDY.of("none");
     private static final double MOST_RADIUS = 400;
 
     private final StudyWork work;
@@ -48,7 +49,7 @@ final class PointRows extends VBox {
     private final PointWork following;
     private final PointTables tables;
     private final VBox points = new VBox(2);
-    private final CheckBox turning = new CheckBox("With turn and size");
+    private final CheckBox turning = new CheckBox(Words.STUDY.of("with-turn-and-size"));
 
     PointRows(StudyWork work, FileChoice files) {
         super(8);
@@ -58,17 +59,17 @@ final class PointRows extends VBox {
         this.tables = new PointTables(work, files);
         Button track = Buttons.edged(
                 MaterialDesignC.CROSSHAIRS,
-                "Track a point",
+                Words.STUDY.of("track-a-point"),
                 () -> work.session().view().toolProperty().set(TrackTool.TOOL));
         track.setId("track-a-point");
         turning.setFocusTraversable(false);
-        ToggleButton still = Buttons.toggle("Hold still", "see and play the footage held still to the current point");
+        ToggleButton still = Buttons.toggle(Words.STUDY.of("hold-still"), Words.STUDY.of("see-and-play-the-footage"));
         still.setId("hold-still");
         still.getStyleClass().add("edged");
         still.selectedProperty().bindBidirectional(work.heldStillProperty());
         still.disableProperty().bind(work.chosenProperty().isEmpty());
         HBox first = new HBox(8, track, still);
-        getChildren().addAll(first, Rows.section("Points"), points, tables.row());
+        getChildren().addAll(first, Rows.section(Words.STUDY.of("points")), points, tables.row());
         Refresh.on(
                 this,
                 this::show,
@@ -86,10 +87,7 @@ final class PointRows extends VBox {
             }
         }
         if (points.getChildren().isEmpty()) {
-            points.getChildren()
-                    .add(Rows.hint(
-                            "Choose Track a point, then touch a spot on the footage. It is followed to both ends;"
-                                    + " where it is covered, the path stops and says so."));
+            points.getChildren().add(Rows.hint(Words.STUDY.of("choose-track-a-point-then")));
         }
     }
 
@@ -104,12 +102,13 @@ final class PointRows extends VBox {
         Label found = Rows.quiet(StudyWork.words(track));
         Button eye = Buttons.icon(
                 track.visible() ? Icons.SHOWN : Icons.HIDDEN,
-                (track.visible() ? "hide " : "show ") + track.name(),
+                track.visible() ? Words.STUDY.of("hide", track.name()) : Words.STUDY.of("show", track.name()),
                 () -> work.change(
-                        track.visible() ? "hide a point" : "show a point",
+                        track.visible() ? Words.STUDY.of("hide-a-point") : Words.STUDY.of("show-a-point"),
                         track.id(),
                         old -> old.withVisible(!old.visible())));
-        Button remove = Buttons.icon(Icons.REMOVE, "remove " + track.name(), () -> work.remove(track.id()));
+        Button remove =
+                Buttons.icon(Icons.REMOVE, Words.STUDY.of("remove", track.name()), () -> work.remove(track.id()));
         HBox row = Rows.row(() -> work.chosenProperty().set(track.id()), dot, name, Rows.space(), found, eye, remove);
         row.setAlignment(Pos.CENTER_LEFT);
         row.setSpacing(6);
@@ -122,7 +121,7 @@ final class PointRows extends VBox {
     private VBox details(Track track) {
         TextField name = new TextField(track.name());
         name.setId("point-name");
-        name.setAccessibleText("name of the point");
+        name.setAccessibleText(Words.STUDY.of("name-of-the-point"));
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setOnAction(event -> work.rename(track.id(), name.getText()));
         VBox out = new VBox(4, name);
@@ -130,33 +129,33 @@ final class PointRows extends VBox {
             out.getChildren().add(Rows.hint(lossWords(track, loss)));
         }
         if (hasGap(track)) {
-            Button bridge =
-                    Buttons.words("Bridge gaps", "put guesses where it was covered", () -> work.bridge(track.id()));
+            Button bridge = Buttons.words(
+                    Words.STUDY.of("bridge-gaps"),
+                    Words.STUDY.of("put-guesses-where-it-was"),
+                    () -> work.bridge(track.id()));
             out.getChildren().add(bridge);
         }
         Button drawing = Buttons.words(
-                "Attach drawing",
-                "let the current level's drawing go along with this point, from this frame on and back",
+                Words.STUDY.of("attach-drawing"),
+                Words.STUDY.of("let-the-current-levels-drawing"),
                 () -> attach.attachDrawing(track, turning.isSelected()));
         drawing.setId("attach-drawing");
         Button mouths = Buttons.words(
-                "Attach mouths",
-                "let the mouths go along with this point",
+                Words.STUDY.of("attach-mouths"),
+                Words.STUDY.of("let-the-mouths-go-along"),
                 () -> attach.attachMouths(track, turning.isSelected()));
         Button level = Buttons.words(
-                "Attach level",
-                "let all that the current level shows go along with this point",
+                Words.STUDY.of("attach-level"),
+                Words.STUDY.of("let-all-that-the-current"),
                 () -> attach.attachLevel(track, turning.isSelected()));
         level.setId("attach-level");
         Button selection = Buttons.words(
-                "Attach selection",
-                "put the selected strokes, such as the eyes, on a level of their own that goes along with this point",
+                Words.STUDY.of("attach-selection"),
+                Words.STUDY.of("put-the-selected-strokes-such"),
                 () -> attach.attachSelection(track, turning.isSelected()));
         selection.setId("attach-selection");
         Button chart = Buttons.words(
-                "Arc and chart",
-                "take the arc and the timing chart of in-betweens from this point",
-                () -> attach.chart(track));
+                Words.STUDY.of("arc-and-chart"), Words.STUDY.of("take-the-arc-and-the"), () -> attach.chart(track));
         chart.setId("chart-from-point");
         track.attached().forEach(held -> out.getChildren().add(attachedRow(track, held)));
         work.session().shot().rides().stream()
@@ -174,9 +173,7 @@ final class PointRows extends VBox {
 
     /** References and guides, by their names. */
     private MenuButton other(Track track) {
-        MenuButton out = Buttons.menu(
-                "Attach other",
-                "let a reference or a guide go along with this point, from where it lies on this frame");
+        MenuButton out = Buttons.menu(Words.STUDY.of("attach-other"), Words.STUDY.of("let-a-reference-or-a"));
         out.setId("attach-other");
         Shot shot = work.session().shot();
         shot.footage().stream()
@@ -188,9 +185,7 @@ final class PointRows extends VBox {
     }
 
     private MenuButton copy(Track track) {
-        MenuButton out = Buttons.menu(
-                "Copy onto",
-                "put this point on another reference of the same moment too, such as a larger copy of the clip");
+        MenuButton out = Buttons.menu(Words.STUDY.of("copy-onto"), Words.STUDY.of("put-this-point-on-another"));
         out.setId("copy-point");
         for (Footage clip : work.session().shot().footage()) {
             if (!clip.id().equals(track.footage())
@@ -213,9 +208,9 @@ final class PointRows extends VBox {
 
     private HBox attachedRow(Track track, Attached held) {
         Shot shot = work.session().shot();
+        String level = shot.level(held.level()).map(Level::name).orElse(Words.STUDY.of("a-level-that-is-gone"));
         return moved(
-                shot.level(held.level()).map(Level::name).orElse("a level that is gone")
-                        + (held.isWholeLevel() ? "" : ", drawing " + held.drawing()),
+                held.isWholeLevel() ? level : Words.STUDY.of("drawing", level, held.drawing()),
                 "detach-" + held.drawing(),
                 AttachEdits.detach(track.id(), held));
     }
@@ -234,11 +229,11 @@ final class PointRows extends VBox {
     }
 
     private HBox moved(String what, String id, Edit detaching) {
-        Button detach = Buttons.icon(Icons.CLOSE, "detach: it stays where it is", () -> work.session()
+        Button detach = Buttons.icon(Icons.CLOSE, Words.STUDY.of("detach-it-stays-where-it"), () -> work.session()
                 .document()
                 .apply(detaching));
         detach.setId(id);
-        HBox row = new HBox(8, Rows.quiet("Moves " + what), Rows.space(), detach);
+        HBox row = new HBox(8, Rows.quiet(Words.STUDY.of("moves", what)), Rows.space(), detach);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
@@ -250,7 +245,7 @@ final class PointRows extends VBox {
                 "point-patch",
                 track.radius(),
                 () -> following.lookAt(track, Math.max(0, Math.min(MOST_RADIUS, field[0].value()))));
-        HBox row = new HBox(8, Rows.quiet("Patch, px to a side"), Rows.space(), field[0]);
+        HBox row = new HBox(8, Rows.quiet(Words.STUDY.of("patch-px-to-a-side")), Rows.space(), field[0]);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
@@ -259,7 +254,7 @@ final class PointRows extends VBox {
     private HBox second(Track track) {
         ComboBox<String> choice = new ComboBox<>();
         choice.setId("second-point");
-        choice.setAccessibleText("second point of a pair");
+        choice.setAccessibleText(Words.STUDY.of("second-point-of-a-pair"));
         choice.setFocusTraversable(false);
         List<Track> others = work.session().shot().tracks().stream()
                 .filter(other -> !other.id().equals(track.id()))
@@ -274,9 +269,9 @@ final class PointRows extends VBox {
         choice.setOnAction(event -> {
             int at = choice.getSelectionModel().getSelectedIndex() - 1;
             String id = at < 0 ? "" : others.get(at).id();
-            work.change("pair points", track.id(), old -> old.withPartner(id));
+            work.change(Words.STUDY.of("pair-points"), track.id(), old -> old.withPartner(id));
         });
-        HBox row = new HBox(8, Rows.quiet("Second point"), choice);
+        HBox row = new HBox(8, Rows.quiet(Words.STUDY.of("second-point")), choice);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
@@ -288,9 +283,10 @@ final class PointRows extends VBox {
                 .filter(f -> on.picture(f).filter(p -> p == loss.picture()).isPresent())
                 .boxed()
                 .findFirst());
-        String where = frame.map(f -> "frame " + work.session().shot().setup().number(f))
-                .orElse("picture " + loss.picture() + " of the source");
-        return "Lost on " + where + ": " + loss.reason() + ".";
+        String where = frame.map(f ->
+                        Words.STUDY.of("frame", work.session().shot().setup().number(f)))
+                .orElse(Words.STUDY.of("picture-of-the-source", loss.picture()));
+        return Words.STUDY.of("lost-on", where, loss.reason());
     }
 
     private static boolean hasGap(Track track) {

@@ -2,6 +2,7 @@ package chalktrace.app.study;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.kernel.FileChoice;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.TrackEdits;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;
@@ -35,12 +36,12 @@ final class PointTables {
         return new FlowPane(
                 8,
                 2,
-                Buttons.words("Export table", "write the shown points as a table", this::write),
+                Buttons.words(Words.STUDY.of("export-table"), Words.STUDY.of("write-the-shown-points-as"), this::write),
                 Buttons.words(
-                        "Export measures",
-                        "write what the shown points measure on each frame as a table",
+                        Words.STUDY.of("export-measures"),
+                        Words.STUDY.of("write-what-the-shown-points"),
                         this::writeMeasures),
-                Buttons.words("Import table", "add points from a table", this::read));
+                Buttons.words(Words.STUDY.of("import-table"), Words.STUDY.of("add-points-from-a-table"), this::read));
     }
 
     private void write() {
@@ -48,20 +49,20 @@ final class PointTables {
                 .map(StudyWork.MovingTrack::movement)
                 .toList();
         if (points.isEmpty()) {
-            work.session().notices().problem("There is no point to export. Track one first.");
+            work.session().notices().problem(Words.STUDY.of("there-is-no-point-to"));
             return;
         }
         files.saveTable(work.session().shot().name() + "-points.csv").ifPresent(file -> work.session()
                 .proposals()
                 .findQuietly(
                         job -> written(PointFiles.text(file, points), file),
-                        done -> work.session().notices().say(done.getFileName() + " is written.")));
+                        done -> work.session().notices().say(Words.STUDY.of("is-written", done.getFileName()))));
     }
 
     private void writeMeasures() {
         List<StudyWork.MovingTrack> tracks = work.movingProperty().get();
         if (tracks.isEmpty()) {
-            work.session().notices().problem("There is no point to measure. Track one first.");
+            work.session().notices().problem(Words.STUDY.of("there-is-no-point-to-measure"));
             return;
         }
         int height = work.session().shot().setup().size().height();
@@ -69,14 +70,14 @@ final class PointTables {
                 .proposals()
                 .findQuietly(
                         job -> written(MeasureTable.of(tracks, height), file),
-                        done -> work.session().notices().say(done.getFileName() + " is written.")));
+                        done -> work.session().notices().say(Words.STUDY.of("is-written", done.getFileName()))));
     }
 
     private static Path written(String table, Path file) throws UnwritableException {
         try {
             return Files.writeString(file, table);
         } catch (IOException e) {
-            throw UnwritableException.of(file, "written", "Choose another place for it.", e);
+            throw UnwritableException.of(file, "written", Words.STUDY.of("choose-another-place-for-it"), e);
         }
     }
 
@@ -90,7 +91,7 @@ final class PointTables {
         Optional<Footage> clip =
                 shot.footage().stream().filter(c -> c.visible() && !c.isStill()).findFirst();
         if (clip.isEmpty()) {
-            work.session().notices().problem("Points belong to moving footage. Import that first.");
+            work.session().notices().problem(Words.STUDY.of("points-belong-to-moving-footage"));
             return;
         }
         List<String> ids = shot.newIds("track", points.size());

@@ -3,6 +3,7 @@ package chalktrace.app.study;
 import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Proposals;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.reference.TrackEdits;
 import chalktrace.core.motion.Correction;
@@ -68,7 +69,7 @@ final class PointWork {
     void touch(double x, double y) {
         Optional<Footage> clip = footage(x, y);
         if (clip.isEmpty()) {
-            session.notices().problem("No moving footage shows there on this frame. Go to a frame that has some.");
+            session.notices().problem(Words.STUDY.of("no-moving-footage-shows-there"));
             return;
         }
         if (work.byHandProperty().get()) {
@@ -78,7 +79,7 @@ final class PointWork {
         Shot shot = session.shot();
         Track track = new Track(
                 shot.newId("track"),
-                "point " + (shot.tracks().size() + 1),
+                Words.STUDY.of("point", shot.tracks().size() + 1),
                 Track.color(shot.tracks().size()),
                 true,
                 clip.get().id(),
@@ -89,23 +90,26 @@ final class PointWork {
             Point2D at = on.placed(frame).toSource(x, y).orElseThrow();
             int picture = on.picture(frame).orElseThrow();
             session.proposals()
-                    .proposeLong("Tracking " + track.name(), s -> List.of(s.footage(), s.setup()), (s, job) -> {
-                        try (Reference reference = References.open(clip.get(), s)) {
-                            TrackPath path = clip.get().staging().isPresent()
-                                    ? onModel(reference.figure().orElseThrow(), clip.get(), s, picture, at)
-                                    : followed(reference, picture, at, job::at);
-                            Track made = named(track, s).withPath(path);
-                            Optional<Point2D> better =
-                                    isPoor(made) && clip.get().staging().isEmpty()
+                    .proposeLong(
+                            Words.STUDY.of("tracking", track.name()),
+                            s -> List.of(s.footage(), s.setup()),
+                            (s, job) -> {
+                                try (Reference reference = References.open(clip.get(), s)) {
+                                    TrackPath path = clip.get().staging().isPresent()
+                                            ? onModel(reference.figure().orElseThrow(), clip.get(), s, picture, at)
+                                            : followed(reference, picture, at, job::at);
+                                    Track made = named(track, s).withPath(path);
+                                    Optional<Point2D> better = isPoor(made)
+                                                    && clip.get().staging().isEmpty()
                                             ? Tracking.betterNear(
                                                     reference, new Tracking.Start(picture, at.getX(), at.getY(), 0))
                                             : Optional.empty();
-                            return new Proposals.Outcome(TrackEdits.add(List.of(made)), () -> {
-                                work.chosenProperty().set(made.id());
-                                sayPoor(made, frame, better);
+                                    return new Proposals.Outcome(TrackEdits.add(List.of(made)), () -> {
+                                        work.chosenProperty().set(made.id());
+                                        sayPoor(made, frame, better);
+                                    });
+                                }
                             });
-                        }
-                    });
         });
     }
 
@@ -115,7 +119,7 @@ final class PointWork {
         Optional<TrackOnShot> own = work.onShot(track);
         Optional<TrackOnShot> other = work.onShot(shot, to, track);
         if (own.isEmpty() || other.isEmpty()) {
-            session.notices().problem("One of the two references can't be read. See its card in Gather.");
+            session.notices().problem(Words.STUDY.of("one-of-the-two-references"));
             return;
         }
         TrackPath path = track.path()
@@ -125,13 +129,12 @@ final class PointWork {
                         (double) other.get().seen().width() / own.get().seen().width(),
                         (double) other.get().seen().height() / own.get().seen().height());
         if (path.isEmpty()) {
-            session.notices()
-                    .problem(to.name() + " shows nothing at the times at which " + track.name() + " is known.");
+            session.notices().problem(Words.STUDY.of("shows-nothing-at-the-times", to.name(), track.name()));
             return;
         }
         Track copy = new Track(
                 shot.newId("track"),
-                track.name() + " on " + to.name(),
+                Words.STUDY.of("on", track.name(), to.name()),
                 Track.color(shot.tracks().size()),
                 true,
                 to.id(),
@@ -148,7 +151,7 @@ final class PointWork {
                 ? track
                 : new Track(
                         now.newId("track"),
-                        "point " + (count + 1),
+                        Words.STUDY.of("point", count + 1),
                         Track.color(count),
                         true,
                         track.footage(),
@@ -177,18 +180,22 @@ final class PointWork {
         if (!isPoor(track)) {
             return;
         }
-        String words = track.name() + " could not be followed: "
-                + track.path().lost().get(0).reason() + ".";
+        String words = Words.STUDY.of(
+                "could-not-be-followed",
+                track.name(),
+                track.path().lost().get(0).reason());
         Optional<Point2D> place = work.onShot(track)
                 .flatMap(on -> better.map(at -> on.placed(frame).toShot(at.getX(), at.getY())));
         place.ifPresentOrElse(
                 at -> session.notices()
-                        .offer(words + " A better place lies near it.", new Notices.Offer("Track that place", () -> {
-                            work.remove(track.id());
-                            session.transport().go(frame);
-                            touch(at.getX(), at.getY());
-                        })),
-                () -> session.notices().problem(words + " Drag it to a corner or a spot near it."));
+                        .offer(
+                                Words.STUDY.of("a-better-place-lies-near", words),
+                                new Notices.Offer(Words.STUDY.of("track-that-place"), () -> {
+                                    work.remove(track.id());
+                                    session.transport().go(frame);
+                                    touch(at.getX(), at.getY());
+                                })),
+                () -> session.notices().problem(Words.STUDY.of("drag-it-to-a-corner", words)));
     }
 
     private static boolean isPoor(Track track) {
@@ -201,7 +208,7 @@ final class PointWork {
         Optional<Track> before = work.chosen().filter(track -> track.footage().equals(clip.id()));
         Track track = before.orElseGet(() -> new Track(
                 shot.newId("track"),
-                "point " + (shot.tracks().size() + 1),
+                Words.STUDY.of("point", shot.tracks().size() + 1),
                 Track.color(shot.tracks().size()),
                 true,
                 clip.id(),
@@ -214,7 +221,7 @@ final class PointWork {
             session.document()
                     .apply(
                             before.isPresent()
-                                    ? TrackEdits.change("set a point by hand", set.id(), old -> set)
+                                    ? TrackEdits.change(Words.STUDY.of("set-a-point-by-hand"), set.id(), old -> set)
                                     : TrackEdits.add(List.of(set)));
             work.chosenProperty().set(set.id());
             session.transport().step(1);
@@ -227,7 +234,7 @@ final class PointWork {
         return work.onShot(track).flatMap(on -> on.picture(frame).flatMap(picture -> on.placed(frame)
                 .toSource(x, y)
                 .map(at -> TrackEdits.change(
-                        "correct a point",
+                        Words.STUDY.of("correct-a-point"),
                         track.id(),
                         old -> old.withPath(old.path().with(TrackPath.Place.byHand(picture, at.getX(), at.getY())))))));
     }
@@ -239,15 +246,18 @@ final class PointWork {
             return;
         }
         session.proposals()
-                .proposeLong("Tracking " + track.name(), s -> List.of(s.footage(), s.setup(), s.tracks()), (s, job) -> {
-                    TrackPath path = s.track(track.id()).orElseThrow().path();
-                    try (Reference reference = References.open(clip.get(), s)) {
-                        TrackPath anew = Correction.anew(reference, path, radius, job::at);
-                        return Proposals.Outcome.of(
-                                TrackEdits.change("size of a patch", track.id(), old -> old.withRadius(radius)
-                                        .withPath(anew)));
-                    }
-                });
+                .proposeLong(
+                        Words.STUDY.of("tracking", track.name()),
+                        s -> List.of(s.footage(), s.setup(), s.tracks()),
+                        (s, job) -> {
+                            TrackPath path = s.track(track.id()).orElseThrow().path();
+                            try (Reference reference = References.open(clip.get(), s)) {
+                                TrackPath anew = Correction.anew(reference, path, radius, job::at);
+                                return Proposals.Outcome.of(TrackEdits.change(
+                                        Words.STUDY.of("size-of-a-patch"), track.id(), old -> old.withRadius(radius)
+                                                .withPath(anew)));
+                            }
+                        });
     }
 
     /** Puts a point right on the frame and follows it anew from there. */
@@ -263,19 +273,22 @@ final class PointWork {
         TrackPath.Place hand = TrackPath.Place.byHand(on.get().picture(frame).get(), at.getX(), at.getY());
         if (work.byHandProperty().get() || clip.get().staging().isPresent()) {
             work.change(
-                    "correct a point",
+                    Words.STUDY.of("correct-a-point"),
                     track.id(),
                     old -> old.withPath(old.path().with(hand)));
             return;
         }
         session.proposals()
-                .proposeLong("Tracking " + track.name(), s -> List.of(s.footage(), s.setup(), s.tracks()), (s, job) -> {
-                    TrackPath path = s.track(track.id()).orElseThrow().path();
-                    try (Reference reference = References.open(clip.get(), s)) {
-                        TrackPath right = Correction.of(reference, path, hand, track.radius(), job::at);
-                        return Proposals.Outcome.of(
-                                TrackEdits.change("correct a point", track.id(), old -> old.withPath(right)));
-                    }
-                });
+                .proposeLong(
+                        Words.STUDY.of("tracking", track.name()),
+                        s -> List.of(s.footage(), s.setup(), s.tracks()),
+                        (s, job) -> {
+                            TrackPath path = s.track(track.id()).orElseThrow().path();
+                            try (Reference reference = References.open(clip.get(), s)) {
+                                TrackPath right = Correction.of(reference, path, hand, track.radius(), job::at);
+                                return Proposals.Outcome.of(TrackEdits.change(
+                                        Words.STUDY.of("correct-a-point"), track.id(), old -> old.withPath(right)));
+                            }
+                        });
     }
 }

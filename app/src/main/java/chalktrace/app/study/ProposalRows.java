@@ -5,6 +5,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.motion.MotionProposal;
 import chalktrace.core.motion.SpanAdvice;
 import java.util.ArrayList;
@@ -35,39 +36,39 @@ final class ProposalRows extends VBox {
         super(8);
         this.work = work;
         this.proposals = proposals;
-        ValueSlider coarse = new ValueSlider("Coarse", 0, 1, 2, proposals.coarseProperty()::set);
+        ValueSlider coarse = new ValueSlider(Words.STUDY.of("coarse"), 0, 1, 2, proposals.coarseProperty()::set);
         coarse.show(proposals.coarseProperty().get());
-        ValueSlider limit = new ValueSlider("Strobe at %", 1, 25, 1, proposals.limitProperty()::set);
+        ValueSlider limit = new ValueSlider(Words.STUDY.of("strobe-at"), 1, 25, 1, proposals.limitProperty()::set);
         limit.show(proposals.limitProperty().get());
         Button takeAll = Buttons.words(
-                "Take all",
-                "mark all proposed frames",
+                Words.STUDY.of("take-all"),
+                Words.STUDY.of("mark-all-proposed-frames"),
                 () -> proposals.take(proposals.studyProperty().get().proposals()));
         takeAll.setId("take-all-proposals");
         Button refuseAll = Buttons.words(
-                "Refuse all",
-                "refuse all proposals",
+                Words.STUDY.of("refuse-all"),
+                Words.STUDY.of("refuse-all-proposals"),
                 () -> proposals.refuse(proposals.studyProperty().get().proposals()));
         all.getChildren().setAll(takeAll, refuseAll);
         Button onKeys = Buttons.words(
-                "Drawings on keys",
-                "make empty drawings on the current level, on marked and proposed keys and breakdowns",
+                Words.STUDY.of("drawings-on-keys"),
+                Words.STUDY.of("make-empty-drawings-on-the"),
                 proposals::makeDrawingsOnKeys);
         onKeys.setId("drawings-on-keys");
         Button asAdvised = Buttons.words(
-                "Drawings as advised",
-                "make empty drawings on the current level, on ones, twos or threes as advised",
+                Words.STUDY.of("drawings-as-advised"),
+                Words.STUDY.of("make-empty-drawings-as-advised"),
                 proposals::makeDrawingsAsAdvised);
         asAdvised.setId("drawings-as-advised");
         getChildren()
                 .addAll(
-                        Rows.section("Graph"),
+                        Rows.section(Words.STUDY.of("graph")),
                         measures(),
-                        Rows.section("Proposals"),
+                        Rows.section(Words.STUDY.of("proposals")),
                         coarse,
                         list,
                         all,
-                        Rows.section("Ones, twos, threes"),
+                        Rows.section(Words.STUDY.of("ones-twos-threes")),
                         limit,
                         spans,
                         new FlowPane(8, 2, onKeys, asAdvised));
@@ -78,7 +79,7 @@ final class ProposalRows extends VBox {
         ToggleGroup group = new ToggleGroup();
         FlowPane row = new FlowPane();
         for (StudyMeasure measure : StudyMeasure.values()) {
-            ToggleButton button = Buttons.toggle(measure.title(), "show in the graph: " + measure.unit());
+            ToggleButton button = Buttons.toggle(measure.title(), Words.STUDY.of("show-in-the-graph", measure.unit()));
             button.setId("graph-" + measure.title().toLowerCase(Locale.ROOT));
             button.setToggleGroup(group);
             button.setSelected(measure == work.measureProperty().get());
@@ -88,7 +89,7 @@ final class ProposalRows extends VBox {
             });
             row.getChildren().add(button);
         }
-        ToggleButton large = Buttons.toggle("Large", "show the graph large, over the board's lower edge");
+        ToggleButton large = Buttons.toggle(Words.STUDY.of("large"), Words.STUDY.of("show-the-graph-large-over"));
         large.setId("graph-large");
         large.getStyleClass().add("edged");
         large.selectedProperty().bindBidirectional(work.largeGraphProperty());
@@ -103,8 +104,8 @@ final class ProposalRows extends VBox {
             list.getChildren()
                     .add(Rows.hint(
                             work.movingProperty().get().isEmpty()
-                                    ? "Keys, breakdowns and contacts are proposed here once a point is tracked."
-                                    : "Nothing more is proposed."));
+                                    ? Words.STUDY.of("keys-breakdowns-and-contacts-are")
+                                    : Words.STUDY.of("nothing-more-is-proposed")));
         }
         Rows.show(all, !open.isEmpty());
         List<Label> rows = new ArrayList<>();
@@ -113,7 +114,7 @@ final class ProposalRows extends VBox {
         }
         spans.getChildren().setAll(rows);
         if (rows.isEmpty()) {
-            spans.getChildren().add(Rows.hint("Advised between keys that are proposed."));
+            spans.getChildren().add(Rows.hint(Words.STUDY.of("advised-between-keys-that-are")));
         }
     }
 
@@ -122,23 +123,29 @@ final class ProposalRows extends VBox {
         int to = work.session().shot().setup().number(span.to());
         String rhythm =
                 switch (span.every()) {
-                    case 1 -> "on ones";
-                    case 2 -> "on twos";
-                    case 3 -> "on threes";
-                    default -> "a hold";
+                    case 1 -> Words.STUDY.of("on-ones");
+                    case 2 -> Words.STUDY.of("on-twos");
+                    case 3 -> Words.STUDY.of("on-threes");
+                    default -> Words.STUDY.of("a-hold");
                 };
-        return from + " to " + to + " " + rhythm + ". "
-                + span.reason().substring(0, 1).toUpperCase(Locale.ROOT)
-                + span.reason().substring(1) + ".";
+        return Words.STUDY.of(
+                "span-advice",
+                from,
+                to,
+                rhythm,
+                span.reason().substring(0, 1).toUpperCase(Locale.ROOT),
+                span.reason().substring(1));
     }
 
     private VBox row(MotionProposal proposal) {
         Label frame = Rows.number(
                 String.format(Locale.ROOT, "%4d", work.session().shot().setup().number(proposal.frame())));
         Label kind = new Label(proposal.kind().name().toLowerCase(Locale.ROOT));
-        Button take = Buttons.icon(Icons.DONE, "take this proposal", () -> proposals.take(List.of(proposal)));
+        Button take =
+                Buttons.icon(Icons.DONE, Words.STUDY.of("take-this-proposal"), () -> proposals.take(List.of(proposal)));
         take.setId("take-" + proposal.kind().name().toLowerCase(Locale.ROOT) + "-" + proposal.frame());
-        Button refuse = Buttons.icon(Icons.CLOSE, "refuse this proposal", () -> proposals.refuse(List.of(proposal)));
+        Button refuse = Buttons.icon(
+                Icons.CLOSE, Words.STUDY.of("refuse-this-proposal"), () -> proposals.refuse(List.of(proposal)));
         refuse.setId("refuse-" + proposal.kind().name().toLowerCase(Locale.ROOT) + "-" + proposal.frame());
         HBox row = Rows.row(
                 () -> work.session().transport().go(proposal.frame()), frame, kind, Rows.space(), take, refuse);

@@ -4,6 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.render.DrawnArea;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
@@ -32,10 +33,10 @@ final class SquashRows extends VBox {
         super(4);
         this.session = session;
         Button here = Buttons.words(
-                "Rest drawing here", "measure the area of others against the current level's drawing", this::takeRest);
+                Words.STUDY.of("rest-drawing-here"), Words.STUDY.of("measure-the-area-of-others"), this::takeRest);
         here.setId("rest-drawing");
         words.setId("squash-words");
-        getChildren().addAll(Rows.section("Squash and stretch"), here, words);
+        getChildren().addAll(Rows.section(Words.STUDY.of("squash-and-stretch")), here, words);
         session.document().whenOpened(() -> rest = Optional.empty());
         Refresh.on(
                 this,
@@ -57,7 +58,7 @@ final class SquashRows extends VBox {
                 .map(Exposure::drawing)
                 .map(drawing -> new Rest(level.id(), drawing)));
         if (rest.isEmpty()) {
-            session.notices().problem("The current level shows no drawing on this frame. Draw one, or go to one.");
+            session.notices().problem(Words.STUDY.of("the-current-level-shows-no"));
         }
         show();
     }
@@ -66,7 +67,7 @@ final class SquashRows extends VBox {
     private void show() {
         int mine = ++asked;
         if (rest.isEmpty()) {
-            words.setText("Choose a drawing at rest: the area of the others is said in percent of it.");
+            words.setText(Words.STUDY.of("choose-a-drawing-at-rest"));
             return;
         }
         Rest at = rest.get();
@@ -86,14 +87,14 @@ final class SquashRows extends VBox {
                 .map(DrawnArea::of)
                 .orElse(OptionalDouble.empty());
         if (own.isEmpty()) {
-            return "The rest drawing has no closed line and no paint, so it has no area.";
+            return Words.STUDY.of("the-rest-drawing-has-no");
         }
         OptionalDouble here = shown.map(level -> DrawnArea.on(level, frame)).orElse(OptionalDouble.empty());
         return here.isEmpty()
-                ? "Nothing closed is shown here."
+                ? Words.STUDY.of("nothing-closed-is-shown-here")
                 : String.format(
                         Locale.ROOT,
-                        "Area %.0f %% of drawing %d. A form that turns changes its area too.",
+                        Words.STUDY.of("area-of-drawing-a-form"),
                         100 * here.getAsDouble() / own.getAsDouble(),
                         at.drawing());
     }

@@ -1,5 +1,6 @@
 package chalktrace.app.study;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.TrackPath;
 import java.util.OptionalDouble;
@@ -7,14 +8,14 @@ import java.util.function.ToDoubleFunction;
 
 /** What the graph shows of each point. */
 enum StudyMeasure {
-    SPACING("Spacing", "px a frame"),
-    DIRECTION("Direction", "degrees from the right, clockwise"),
-    TURN("Turn", "degrees a frame"),
-    HEIGHT("Height", "px above the picture's lower edge"),
-    ACROSS("Across", "px from the picture's left edge"),
-    LENGTH("Length", "px from a point to its second"),
-    ANGLE("Angle", "degrees from a point to its second, or that a patch has turned, clockwise"),
-    SIZE("Size", "percent of a patch's own at first");
+    SPACING(Words.STUDY.of("spacing"), Words.STUDY.of("px-a-frame")),
+    DIRECTION(Words.STUDY.of("direction"), Words.STUDY.of("degrees-from-the-right-clockwise")),
+    TURN(Words.STUDY.of("turn"), Words.STUDY.of("degrees-a-frame")),
+    HEIGHT(Words.STUDY.of("height"), Words.STUDY.of("px-above-the-pictures-lower")),
+    ACROSS(Words.STUDY.of("across"), Words.STUDY.of("px-from-the-pictures-left")),
+    LENGTH(Words.STUDY.of("length"), Words.STUDY.of("px-from-a-point-to")),
+    ANGLE(Words.STUDY.of("angle"), Words.STUDY.of("degrees-from-a-point-to")),
+    SIZE(Words.STUDY.of("size"), Words.STUDY.of("percent-of-a-patchs-own"));
 
     /** What moves less than this in px has no direction. */
     private static final double LEAST_MOVE = 0.5;
@@ -43,10 +44,10 @@ enum StudyMeasure {
     /** What is said where no point in view has it. */
     String needs() {
         return switch (this) {
-            case LENGTH -> "No pair in view: give a point a second one, under Points.";
-            case ANGLE -> "No pair or patch in view: give a point a second one, or a patch, under Points.";
-            case SIZE -> "No patch in view: give a point a patch to look at, under Points.";
-            default -> "Nothing to show in view.";
+            case LENGTH -> Words.STUDY.of("no-pair-in-view-give");
+            case ANGLE -> Words.STUDY.of("no-pair-or-patch-in");
+            case SIZE -> Words.STUDY.of("no-patch-in-view-give");
+            default -> Words.STUDY.of("nothing-to-show-in-view");
         };
     }
 

@@ -2,6 +2,7 @@ package chalktrace.app.study;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.edit.timing.TimingEdits;
@@ -152,18 +153,23 @@ final class StudyProposals {
 
     /** Marks their frames: keys and breakdowns as such, contacts and smears with a note. */
     void take(List<MotionProposal> proposals) {
-        session.document().apply(new Edit(proposals.size() == 1 ? "take a proposal" : "take proposals", shot -> {
-            Shot out = shot;
-            for (MotionProposal proposal : proposals) {
-                out = taken(out, proposal);
-            }
-            return out;
-        }));
+        session.document()
+                .apply(new Edit(
+                        proposals.size() == 1 ? Words.STUDY.of("take-a-proposal") : Words.STUDY.of("take-proposals"),
+                        shot -> {
+                            Shot out = shot;
+                            for (MotionProposal proposal : proposals) {
+                                out = taken(out, proposal);
+                            }
+                            return out;
+                        }));
     }
 
     private static Shot taken(Shot shot, MotionProposal proposal) {
         if (isNote(proposal)) {
-            String what = proposal.kind() == MotionProposal.Kind.CONTACT ? "contact" : "smear";
+            String what = proposal.kind() == MotionProposal.Kind.CONTACT
+                    ? Words.STUDY.of("contact")
+                    : Words.STUDY.of("smear");
             return MarkEdits.note(proposal.frame(), what + ": " + String.join(", ", proposal.points()))
                     .change()
                     .apply(shot);
@@ -217,11 +223,11 @@ final class StudyProposals {
 
     private void makeDrawings(List<SpanAdvice> spans) {
         if (spans.isEmpty()) {
-            session.notices().problem("No key is marked or proposed. Track a point first.");
+            session.notices().problem(Words.STUDY.of("no-key-is-marked-or"));
             return;
         }
         String level = session.selection().levelProperty().get();
-        session.document().apply(new Edit("make drawings", shot -> {
+        session.document().apply(new Edit(Words.STUDY.of("make-drawings"), shot -> {
             Shot out = shot;
             for (SpanAdvice span : spans) {
                 out = TimingEdits.drawings(

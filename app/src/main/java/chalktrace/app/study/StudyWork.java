@@ -1,6 +1,7 @@
 package chalktrace.app.study;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.TrackEdits;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;
@@ -17,7 +18,6 @@ import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
@@ -217,7 +217,7 @@ final class StudyWork {
     private static Track drawnTrack(Drawn part, int color) {
         return new Track(
                 "drawn " + part.level() + " " + part.part(),
-                part.part() + ", drawn",
+                Words.STUDY.of("drawn", part.part()),
                 Track.color(color),
                 true,
                 "",
@@ -268,7 +268,9 @@ final class StudyWork {
 
     void rename(String id, String name) {
         if (!name.isBlank()) {
-            session.document().apply(TrackEdits.change("rename a point", id, track -> track.withName(name.strip())));
+            session.document()
+                    .apply(TrackEdits.change(
+                            Words.STUDY.of("rename-a-point"), id, track -> track.withName(name.strip())));
         }
     }
 
@@ -295,16 +297,19 @@ final class StudyWork {
 
     /** Puts guesses where the chosen point was covered. */
     void bridge(String id) {
-        change("bridge gaps", id, track -> track.withPath(track.path().bridged(Integer.MAX_VALUE - 1)));
+        change(
+                Words.STUDY.of("bridge-gaps-edit"),
+                id,
+                track -> track.withPath(track.path().bridged(Integer.MAX_VALUE - 1)));
     }
 
     /** In words: on how many frames it was found, and why not on more. */
     static String words(Track track) {
         int count = track.path().places().size();
-        String found = count == 1 ? "1 picture" : count + " pictures";
+        String found = Words.STUDY.count("pictures", count);
         long guessed = track.path().places().stream()
                 .filter(place -> place.origin() == TrackPath.Origin.GUESSED)
                 .count();
-        return found + (guessed > 0 ? String.format(Locale.ROOT, ", %d guessed", guessed) : "");
+        return guessed > 0 ? Words.STUDY.of("guessed", found, guessed) : found;
     }
 }

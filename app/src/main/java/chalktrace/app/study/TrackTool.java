@@ -6,6 +6,7 @@ import chalktrace.app.board.Hand;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.View;
+import chalktrace.app.words.Words;
 import chalktrace.core.motion.Track;
 import chalktrace.core.stroke.PenSample;
 import java.util.List;
@@ -45,7 +46,7 @@ final class TrackTool implements BoardTool {
 
     @Override
     public String use() {
-        return "track a point of the footage";
+        return Words.STUDY.of("track-a-point-of-the");
     }
 
     @Override
@@ -55,8 +56,7 @@ final class TrackTool implements BoardTool {
 
     @Override
     public List<Node> options() {
-        ToggleButton byHand =
-                Buttons.toggle("By hand", "set a point frame by frame: each touch goes on to the next frame");
+        ToggleButton byHand = Buttons.toggle(Words.STUDY.of("by-hand"), Words.STUDY.of("set-a-point-frame-by"));
         byHand.setId("track-by-hand");
         byHand.setMinWidth(Region.USE_PREF_SIZE);
         byHand.getStyleClass().add("edged");
@@ -64,7 +64,9 @@ final class TrackTool implements BoardTool {
         Label words = Rows.quiet("");
         words.textProperty()
                 .bind(work.byHandProperty()
-                        .map(by -> by ? "Touch the point on each frame" : "Touch to track, drag to correct"));
+                        .map(by -> by
+                                ? Words.STUDY.of("touch-the-point-on-each")
+                                : Words.STUDY.of("touch-to-track-drag-to")));
         return List.of(byHand, words);
     }
 

@@ -11,6 +11,7 @@ import chalktrace.app.tray.gather.GatherTray;
 import chalktrace.app.tray.study.StudyTray;
 import chalktrace.app.tray.trace.TraceTray;
 import chalktrace.app.tray.voice.VoiceTray;
+import chalktrace.app.words.Words;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -72,7 +73,7 @@ public final class Tray extends VBox {
         others.getChildren().clear();
         for (Step other : Step.values()) {
             if (other != step) {
-                Button word = Buttons.text(other.title(), "go on to " + other.title(), () -> session.view()
+                Button word = Buttons.text(other.title(), Words.DESK.of("go-on-to", other.title()), () -> session.view()
                         .stepProperty()
                         .set(other));
                 word.setId("step-" + other.title().toLowerCase(Locale.ROOT));

@@ -7,6 +7,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.state.StateFolder;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.sound.DeviceOut;
 import java.io.IOException;
@@ -62,9 +63,7 @@ public final class ChalkApplication extends Application {
                 .ifPresent(Theme.lookProperty()::set);
         Thread.currentThread().setUncaughtExceptionHandler((thread, failure) -> {
             LOG.log(Level.SEVERE, "uncaught", failure);
-            session.notices()
-                    .problem("Something went wrong inside the program (" + failure + "). Your work is as it was; the"
-                            + " details are in the log.");
+            session.notices().problem(Words.DESK.of("something-went-wrong-inside-the", failure));
         });
         Workbench window = new Workbench(stage, session, null);
         window.show();

@@ -9,9 +9,9 @@ import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.InvalidationListener;
@@ -38,14 +38,14 @@ final class HeadBar extends HBox {
 
     private final Session session;
     private final MenuButton name = new MenuButton();
-    private final Menu recent = new Menu("Open recent");
+    private final Menu recent = new Menu(Words.DESK.of("open-recent"));
     private final Label saved = state("saved");
-    private final Label silent = state("no sound device (silent)");
-    private final Label reading = state("Reading the picture\u2026");
+    private final Label silent = state(Words.DESK.of("no-sound-device-silent"));
+    private final Label reading = state(Words.DESK.of("reading-the-picture"));
     private final Label seen = state("");
     private final Label dropped = state("");
-    private final Label unkept = state("recovery is off");
-    private final Label looking = state("previewing, not imported");
+    private final Label unkept = state(Words.DESK.of("recovery-is-off"));
+    private final Label looking = state(Words.DESK.of("previewing-not-imported"));
     private final HBox jobs = new HBox(8);
 
     /**
@@ -61,21 +61,21 @@ final class HeadBar extends HBox {
         name.setMinWidth(Region.USE_PREF_SIZE);
         name.getItems()
                 .addAll(
-                        item("New shot\u2026", Action.NEW_SHOT, commands::newShot),
-                        item("Open\u2026", Action.OPEN, commands::open),
+                        item(Words.DESK.of("new-shot-ellipsis"), Action.NEW_SHOT, commands::newShot),
+                        item(Words.DESK.of("open"), Action.OPEN, commands::open),
                         recent,
-                        item("Save", Action.SAVE, commands::save),
-                        item("Save as\u2026", Action.SAVE_AS, commands::saveAs),
+                        item(Words.DESK.of("save"), Action.SAVE, commands::save),
+                        item(Words.DESK.of("save-as-ellipsis"), Action.SAVE_AS, commands::saveAs),
                         new SeparatorMenuItem(),
-                        item("Undo", Action.UNDO, session.document()::undo),
-                        item("Redo", Action.REDO, session.document()::redo),
+                        item(Words.DESK.of("undo"), Action.UNDO, session.document()::undo),
+                        item(Words.DESK.of("redo"), Action.REDO, session.document()::redo),
                         edit(run),
                         new SeparatorMenuItem(),
                         look(Theme.Look.SLATE),
                         look(Theme.Look.DAY),
                         keys(keySheet),
                         new SeparatorMenuItem(),
-                        item("Quit", Action.QUIT, commands::quit));
+                        item(Words.DESK.of("quit"), Action.QUIT, commands::quit));
         name.setOnShowing(event -> {
             nameTheSteps();
             showRecent(commands);
@@ -85,14 +85,11 @@ final class HeadBar extends HBox {
                 session.preferences().addRecent(path);
             }
         });
-        silent.setTooltip(new Tooltip("No sound device works. Playback is silent and keeps time."));
+        silent.setTooltip(new Tooltip(Words.DESK.of("no-sound-device-works-playback")));
         dropped.getStyleClass().add("alert");
         unkept.getStyleClass().add("alert");
         looking.getStyleClass().add("alert");
-        seen.setTooltip(
-                new Tooltip(
-                        "Reading this footage takes long. Its proxy, a small copy made for stepping, shows at"
-                                + " once; the footage's own picture comes when you rest on a frame. Exports read the footage itself."));
+        seen.setTooltip(new Tooltip(Words.DESK.of("reading-this-footage-takes-long")));
         jobs.setAlignment(Pos.CENTER_LEFT);
         getChildren()
                 .addAll(
@@ -134,17 +131,20 @@ final class HeadBar extends HBox {
                 session.keeping().problemProperty().get() == null
                         ? ""
                         : session.keeping().problemProperty().get()));
-        saved.setText(readOnly ? "Read only" : unsaved ? "Not saved" : never ? "" : "Saved");
+        saved.setText(
+                readOnly
+                        ? Words.DESK.of("read-only")
+                        : unsaved ? Words.DESK.of("not-saved") : never ? "" : Words.DESK.of("saved-state"));
         visible(silent, !session.transport().audibleProperty().get());
         String doubt = session.footages().doubtProperty().get();
         boolean settling = session.footages().settlingProperty().get();
-        reading.setText(settling || doubt == null ? "Reading the picture\u2026" : doubt);
+        reading.setText(settling || doubt == null ? Words.DESK.of("reading-the-picture") : doubt);
         visible(reading, settling || doubt != null);
         Footages.Seen from = session.footages().seenProperty().get();
-        seen.setText(from == Footages.Seen.PROXY ? "Showing proxy" : "Showing original");
+        seen.setText(from == Footages.Seen.PROXY ? Words.DESK.of("showing-proxy") : Words.DESK.of("showing-original"));
         visible(seen, from != Footages.Seen.NOTHING);
         int missed = session.transport().droppedProperty().get();
-        dropped.setText(String.format(Locale.ROOT, "%d frame%s dropped", missed, missed == 1 ? "" : "s"));
+        dropped.setText(Words.DESK.count("dropped", missed));
         visible(dropped, missed > 0);
     }
 
@@ -157,7 +157,7 @@ final class HeadBar extends HBox {
             ProgressBar bar = new ProgressBar();
             bar.setPrefWidth(96);
             bar.progressProperty().bind(job.progressProperty());
-            Button cancel = Buttons.icon(Icons.CLOSE, "cancel", job::cancel);
+            Button cancel = Buttons.icon(Icons.CLOSE, Words.DESK.of("cancel"), job::cancel);
             cancel.setId("cancel-job");
             jobs.getChildren().addAll(state(job.name()), bar, cancel);
         });
@@ -168,14 +168,14 @@ final class HeadBar extends HBox {
             if (item.getUserData() == Action.UNDO) {
                 item.setText(session.document()
                         .undoName()
-                        .map(name -> "Undo: " + name)
-                        .orElse("Undo"));
+                        .map(name -> Words.DESK.of("undo-what", name))
+                        .orElse(Words.DESK.of("undo")));
                 item.setDisable(session.document().undoName().isEmpty());
             } else if (item.getUserData() == Action.REDO) {
                 item.setText(session.document()
                         .redoName()
-                        .map(name -> "Redo: " + name)
-                        .orElse("Redo"));
+                        .map(name -> Words.DESK.of("redo-what", name))
+                        .orElse(Words.DESK.of("redo")));
                 item.setDisable(session.document().redoName().isEmpty());
             }
         });
@@ -196,7 +196,7 @@ final class HeadBar extends HBox {
     }
 
     private static Menu edit(Consumer<Action> run) {
-        Menu menu = new Menu("Edit");
+        Menu menu = new Menu(Words.DESK.of("edit"));
         for (Action action : List.of(
                 Action.CUT,
                 Action.COPY,
@@ -231,7 +231,7 @@ final class HeadBar extends HBox {
     }
 
     private static MenuItem keys(Runnable sheet) {
-        MenuItem item = new MenuItem("Help: keys and commands\u2026");
+        MenuItem item = new MenuItem(Words.DESK.of("help-keys-and-commands"));
         item.setAccelerator(new KeyCodeCombination(KeyCode.F1));
         item.setId("keys");
         item.setOnAction(event -> sheet.run());

@@ -7,6 +7,7 @@ import chalktrace.app.keys.Action;
 import chalktrace.app.keys.KeySet;
 import chalktrace.app.keys.Keys;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -46,10 +47,10 @@ final class KeySheet extends StackPane {
         this.commands = commands;
         this.putAway = putAway;
         getStyleClass().add("shade");
-        Label title = new Label("Keys and commands");
+        Label title = new Label(Words.DESK.of("keys-and-commands"));
         title.getStyleClass().add("title");
         search.setId("key-search");
-        search.setPromptText("Find a command in your own words, or a key");
+        search.setPromptText(Words.DESK.of("find-a-command-in-your"));
         search.setOnAction(event -> first().ifPresent(this::run));
         VBox list = new VBox(2);
         for (Action action : Action.values()) {
@@ -65,22 +66,20 @@ final class KeySheet extends StackPane {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Button mirror = Buttons.words(
-                "Mirror for left hand",
-                "all keys over against where they lie now, for the pen in the left hand, and back",
-                () -> change(keys::mirror, "The keys lie on the other half of the keyboard."));
+                Words.DESK.of("mirror-for-left-hand"),
+                Words.DESK.of("all-keys-over-against-where"),
+                () -> change(keys::mirror, Words.DESK.of("the-keys-lie-on-the")));
         mirror.setId("keys-mirror");
         Button first = Buttons.words(
-                "Restore defaults",
-                "all keys as a new program has them",
-                () -> change(keys::asAtFirst, "All keys have their defaults."));
+                Words.DESK.of("restore-defaults"),
+                Words.DESK.of("all-keys-as-a-new"),
+                () -> change(keys::asAtFirst, Words.DESK.of("all-keys-have-their-defaults")));
         first.setId("keys-first");
-        Button done = Buttons.main(Icons.DONE, "Done", putAway);
+        Button done = Buttons.main(Icons.DONE, Words.DESK.of("done"), putAway);
         done.setId("keys-done");
         HBox foot = new HBox(8, mirror, first, Rows.space(), done);
         foot.setAlignment(Pos.CENTER_LEFT);
-        says.setText(
-                "Click a command to run it, or Enter for the first. Click a key to change it; those in grey are the"
-                        + " system's own and stay.");
+        says.setText(Words.DESK.of("click-a-command-to-run"));
         VBox card = new VBox(title, search, scroll, says, foot);
         card.getStyleClass().addAll("new-shot", "key-sheet");
         getChildren().add(card);
@@ -101,11 +100,11 @@ final class KeySheet extends StackPane {
     }
 
     private HBox row(Action action) {
-        Button use = Buttons.text(Sentence.of(action.use()), "run this command", () -> run(action));
+        Button use = Buttons.text(Sentence.of(action.use()), Words.DESK.of("run-this-command"), () -> run(action));
         use.setId("run-" + action.name());
         use.setDisable(!commands.runs(action));
         use.getStyleClass().add("command");
-        Button key = Buttons.words("", "press another key for this", () -> ask(action));
+        Button key = Buttons.words("", Words.DESK.of("press-another-key-for-this"), () -> ask(action));
         key.setId("key-" + action.name());
         key.setDisable(action.isFixed());
         key.setFocusTraversable(!action.isFixed());
@@ -139,7 +138,7 @@ final class KeySheet extends StackPane {
         asked = action;
         show();
         if (action != null) {
-            says.setText("Press the key for \"" + action.use() + "\", or Esc to leave it.");
+            says.setText(Words.DESK.of("press-the-key-for-or", action.use()));
             buttons.get(action).requestFocus();
         }
     }
@@ -160,8 +159,8 @@ final class KeySheet extends StackPane {
     private void set(Action action, KeyCodeCombination wanted) {
         try {
             Optional<Action> had = keys.set(action, wanted);
-            says.setText(had.map(other -> "\"" + other.use() + "\" had it and now has " + keys.text(other) + ".")
-                    .orElse("\"" + action.use() + "\" is " + keys.text(action) + " now."));
+            says.setText(had.map(other -> Words.DESK.of("had-it-and-now-has", other.use(), keys.text(other)))
+                    .orElse(Words.DESK.of("is-now", action.use(), keys.text(action))));
         } catch (IllegalArgumentException e) {
             says.setText(e.getMessage());
         }
@@ -189,7 +188,7 @@ final class KeySheet extends StackPane {
     }
 
     private void show() {
-        Arrays.stream(Action.values())
-                .forEach(action -> buttons.get(action).setText(action == asked ? "press a key" : keys.text(action)));
+        Arrays.stream(Action.values()).forEach(action -> buttons.get(action)
+                .setText(action == asked ? Words.DESK.of("press-a-key") : keys.text(action)));
     }
 }

@@ -4,6 +4,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.Shelf;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.PixelTile;
@@ -58,14 +59,16 @@ final class LeftoverDialog extends Dialog<Void> {
         left = new ArrayList<>(found);
         initOwner(owner);
         initModality(Modality.APPLICATION_MODAL);
-        setTitle("Chalk Trace");
+        setTitle(Words.DESK.of("chalk-trace"));
         getDialogPane().getStylesheets().setAll(Theme.styleSheets());
-        setHeaderText("Restore unsaved work?");
+        setHeaderText(Words.DESK.of("restore-unsaved-work-question"));
         ScrollPane scroll = new ScrollPane(rows);
         scroll.setFitToWidth(true);
         scroll.setPrefSize(WIDTH, Math.min(MOST_HEIGHT, 140.0 * found.size()));
         getDialogPane().setContent(scroll);
-        getDialogPane().getButtonTypes().setAll(new ButtonType("Keep for later", ButtonBar.ButtonData.CANCEL_CLOSE));
+        getDialogPane()
+                .getButtonTypes()
+                .setAll(new ButtonType(Words.DESK.of("keep-for-later"), ButtonBar.ButtonData.CANCEL_CLOSE));
         found.forEach(one -> rows.getChildren().add(row(one)));
     }
 
@@ -74,14 +77,14 @@ final class LeftoverDialog extends Dialog<Void> {
         words.setWrapText(true);
         VBox text = new VBox(4, words);
         HBox.setHgrow(text, Priority.ALWAYS);
-        Button restore = new Button("Restore");
+        Button restore = new Button(Words.DESK.of("restore"));
         restore.setId("restore");
         restore.setDisable(found.shot().isEmpty());
         restore.setOnAction(event -> {
             session.shelf().restore(found);
             close();
         });
-        Button discard = new Button("Discard");
+        Button discard = new Button(Words.DESK.of("discard"));
         HBox row = new HBox(12, found.shot().map(this::picture).orElseGet(Label::new), text, Rows.space());
         discard.setId("discard");
         discard.setOnAction(event -> {
@@ -100,16 +103,14 @@ final class LeftoverDialog extends Dialog<Void> {
     private static String words(Shelf.Found found) {
         StringBuilder out = new StringBuilder();
         found.shot().ifPresent(shot -> out.append(shot.name()).append('\n'));
-        out.append("Last kept ")
-                .append(TIME.format(found.leftover().lastKept()))
-                .append('.');
+        out.append(Words.DESK.of("last-kept", TIME.format(found.leftover().lastKept())));
         Optional<Instant> now = found.leftover().fileNow();
         if (found.leftover().fileHasChanged()) {
-            out.append(" The file was saved ")
-                    .append(now.map(TIME::format).orElse(""))
-                    .append(", after this work was begun on the one of ")
-                    .append(found.leftover().fileThen().map(TIME::format).orElse(""))
-                    .append(": restoring puts this in place of what was saved since. It can be undone.");
+            out.append(' ')
+                    .append(Words.DESK.of(
+                            "the-file-was-saved",
+                            now.map(TIME::format).orElse(""),
+                            found.leftover().fileThen().map(TIME::format).orElse("")));
         }
         if (!found.words().isEmpty()) {
             out.append('\n').append(found.words());

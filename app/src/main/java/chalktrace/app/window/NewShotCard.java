@@ -7,6 +7,7 @@ import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.kernel.Shelf;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
@@ -36,7 +37,7 @@ final class NewShotCard extends StackPane {
     private final TextField length = new TextField();
     private final TextField firstNumber = new TextField();
     private final ColorPicker paper = new ColorPicker();
-    private final Label clipName = Rows.hint("No clip: an empty shot to draw on.");
+    private final Label clipName = Rows.hint(Words.DESK.of("no-clip-an-empty-shot"));
     private final Label problem = Rows.hint("");
     private Optional<Gathered> clip = Optional.empty();
 
@@ -47,25 +48,25 @@ final class NewShotCard extends StackPane {
         VBox card = new VBox();
         card.getStyleClass().add("new-shot");
         card.setMaxHeight(0);
-        Label title = new Label("New shot");
+        Label title = new Label(Words.DESK.of("new-shot-title"));
         title.getStyleClass().add("title");
         GridPane grid = new GridPane();
         grid.setHgap(12);
         grid.setVgap(8);
-        row(grid, 0, "Name", name, "new-name");
-        row(grid, 1, "Size", size, "new-size");
-        row(grid, 2, "Frame rate (fps)", rate, "new-rate");
-        row(grid, 3, "Length in frames", length, "new-length");
-        row(grid, 4, "First frame number", firstNumber, "new-first-number");
-        grid.add(new Label("Paper colour"), 0, 5);
+        row(grid, 0, Words.DESK.of("name"), name, "new-name");
+        row(grid, 1, Words.DESK.of("size"), size, "new-size");
+        row(grid, 2, Words.DESK.of("frame-rate-fps"), rate, "new-rate");
+        row(grid, 3, Words.DESK.of("length-in-frames"), length, "new-length");
+        row(grid, 4, Words.DESK.of("first-frame-number"), firstNumber, "new-first-number");
+        grid.add(new Label(Words.DESK.of("paper-colour")), 0, 5);
         grid.add(paper, 1, 5);
         paper.setMaxWidth(Double.MAX_VALUE);
-        Button choose = Buttons.edged(Icons.MOVIE, "Use values of a clip", () -> files.openMedia()
+        Button choose = Buttons.edged(Icons.MOVIE, Words.DESK.of("use-values-of-a-clip"), () -> files.openMedia()
                 .filter(chosen -> !chosen.isEmpty())
                 .ifPresent(chosen -> session.gathering().look(chosen.get(0), 0, this::offer)));
         problem.getStyleClass().add("bad");
-        Button cancel = Buttons.edged(Icons.CLOSE, "Cancel", putAway);
-        Button make = Buttons.main(Icons.ADD, "Create shot", this::make);
+        Button cancel = Buttons.edged(Icons.CLOSE, Words.DESK.of("cancel-button"), putAway);
+        Button make = Buttons.main(Icons.ADD, Words.DESK.of("create-shot"), this::make);
         make.setId("make-shot");
         make.setDefaultButton(true);
         HBox foot = new HBox(8, Rows.space(), cancel, make);
@@ -94,7 +95,8 @@ final class NewShotCard extends StackPane {
 
     private void offer(Gathered gathered) {
         clip = Optional.of(gathered);
-        clipName.setText("With " + gathered.file().getFileName() + ", as its first footage.");
+        clipName.setText(
+                Words.DESK.of("with-as-its-first-footage", gathered.file().getFileName()));
         show(gathered.offeredSetup(ShotSetup.standard(), Optional.empty()));
         name.setText(gathered.file().getFileName().toString().replaceFirst("\\.[^.]+$", ""));
     }
@@ -112,8 +114,8 @@ final class NewShotCard extends StackPane {
             ShotSetup setup = new ShotSetup(
                     FrameRate.parse(rate.getText()),
                     PictureSize.parse(size.getText()),
-                    whole("length", length.getText()),
-                    whole("First frame number", firstNumber.getText()),
+                    whole(Words.DESK.of("length"), length.getText()),
+                    whole(Words.DESK.of("first-frame-number"), firstNumber.getText()),
                     Colors.rgb(paper.getValue()));
             Shot shot = Shot.empty(
                     name.getText().isBlank() ? Shelf.UNTITLED : name.getText().strip(), setup);
@@ -129,7 +131,7 @@ final class NewShotCard extends StackPane {
         try {
             return Integer.parseInt(text.strip());
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("The " + what + " \"" + text.strip() + "\" is no whole number.", e);
+            throw new IllegalArgumentException(Words.DESK.of("the-is-no-whole-number", what, text.strip()), e);
         }
     }
 }

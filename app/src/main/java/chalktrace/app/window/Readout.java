@@ -1,6 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FeetFrames;
 import java.util.Locale;
@@ -30,10 +31,10 @@ final class Readout extends HBox {
     Readout(Session session) {
         this.session = session;
         getStyleClass().add("readout");
-        frame = field("frame-field", 6, "the frame, in the shot's numbering", this::frameOf);
-        time = field("time-field", 10, "the time at which the frame starts: minutes:seconds", this::frameAtTime);
-        feet = field("feet-field", 7, "feet+frames that have run when the frame starts", this::frameAtFeet);
-        Label word = new Label("Frame");
+        frame = field("frame-field", 6, Words.DESK.of("the-frame-in-the-shots"), this::frameOf);
+        time = field("time-field", 10, Words.DESK.of("the-time-at-which-the"), this::frameAtTime);
+        feet = field("feet-field", 7, Words.DESK.of("feet-frames-that-have-run"), this::frameAtFeet);
+        Label word = new Label(Words.DESK.of("frame"));
         word.getStyleClass().add("quiet");
         getChildren().addAll(word, frame, time, feet);
         session.transport().frameProperty().addListener(changed -> show());
@@ -46,7 +47,7 @@ final class Readout extends HBox {
         field.setId(id);
         field.setPrefColumnCount(columns);
         field.setFocusTraversable(false);
-        field.setTooltip(new Tooltip("Type " + use));
+        field.setTooltip(new Tooltip(Words.DESK.of("type", use)));
         field.setAccessibleText(use);
         field.setOnAction(event -> {
             go(read, field.getText());
@@ -75,8 +76,11 @@ final class Readout extends HBox {
             session.transport().go(wanted);
             if (!setup.frames().contains(wanted)) {
                 session.notices()
-                        .say("\"" + typed.strip() + "\" lies outside the shot, which has the frames " + setup.number(0)
-                                + " to " + setup.number(setup.length() - 1) + ".");
+                        .say(Words.DESK.of(
+                                "lies-outside-the-shot-which",
+                                typed.strip(),
+                                setup.number(0),
+                                setup.number(setup.length() - 1)));
             }
         } catch (IllegalArgumentException e) {
             session.notices().problem(e.getMessage());
@@ -87,14 +91,14 @@ final class Readout extends HBox {
         try {
             return session.document().shown().setup().frame(Integer.parseInt(typed));
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("\"" + typed + "\" is no frame number: write 12.", e);
+            throw new IllegalArgumentException(Words.DESK.of("is-no-frame-number-write", typed), e);
         }
     }
 
     private int frameAtTime(String typed) {
         Matcher parts = MINUTES_SECONDS.matcher(typed);
         if (!parts.matches()) {
-            throw new IllegalArgumentException("\"" + typed + "\" is no time: write 0:04.500 or 4.5.");
+            throw new IllegalArgumentException(Words.DESK.of("is-no-time-write-0", typed));
         }
         double minutes = parts.group(1) == null ? 0 : Double.parseDouble(parts.group(1));
         double seconds = minutes * 60 + Double.parseDouble(parts.group(2).replace(',', '.'));

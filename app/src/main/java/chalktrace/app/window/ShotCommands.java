@@ -5,6 +5,7 @@ import chalktrace.app.kernel.Shelf;
 import chalktrace.app.session.DrawingExchange;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.media.file.ShotFile;
 import java.nio.file.Path;
 import java.util.List;
@@ -18,9 +19,9 @@ import javafx.stage.Window;
 /** New, open, save and quit, with the one question that is asked: what to do with unsaved work. */
 final class ShotCommands {
 
-    private static final ButtonType SAVE = new ButtonType("Save", ButtonData.YES);
-    private static final ButtonType LEAVE = new ButtonType("Don't save", ButtonData.NO);
-    private static final ButtonType BACK = new ButtonType("Cancel", ButtonData.CANCEL_CLOSE);
+    private static final ButtonType SAVE = new ButtonType(Words.DESK.of("save"), ButtonData.YES);
+    private static final ButtonType LEAVE = new ButtonType(Words.DESK.of("dont-save"), ButtonData.NO);
+    private static final ButtonType BACK = new ButtonType(Words.DESK.of("cancel-button"), ButtonData.CANCEL_CLOSE);
 
     private final Session session;
     private final FileChoice files;
@@ -108,8 +109,8 @@ final class ShotCommands {
             return;
         }
         ButtonType answer = ask(
-                "Save \"" + session.shot().name() + "\" first?",
-                "It has changes that are not saved.",
+                Words.DESK.of("save-first", session.shot().name()),
+                Words.DESK.of("it-has-changes-that-are"),
                 SAVE,
                 LEAVE,
                 BACK);
@@ -134,7 +135,7 @@ final class ShotCommands {
     private ButtonType ask(String question, String why, ButtonType... answers) {
         Alert alert = new Alert(Alert.AlertType.NONE, why, answers);
         alert.setHeaderText(question);
-        alert.setTitle("Chalk Trace");
+        alert.setTitle(Words.DESK.of("chalk-trace"));
         alert.initOwner(window);
         alert.getDialogPane().getStylesheets().setAll(Theme.styleSheets());
         return alert.showAndWait().orElse(answers[answers.length - 1]);

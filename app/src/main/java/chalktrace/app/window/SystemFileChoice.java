@@ -1,6 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.app.kernel.FileChoice;
+import chalktrace.app.words.Words;
 import chalktrace.media.export.Exporter;
 import chalktrace.media.file.ShotFile;
 import java.io.File;
@@ -26,17 +27,20 @@ final class SystemFileChoice implements FileChoice {
 
     @Override
     public Optional<Path> openShot() {
-        return remember(chooser("Open a shot", "Shots", "*" + ShotFile.ENDING).showOpenDialog(window));
+        return remember(chooser(Words.DESK.of("open-a-shot"), Words.DESK.of("shots"), "*" + ShotFile.ENDING)
+                .showOpenDialog(window));
     }
 
     @Override
     public Optional<Path> saveShot(String suggestedName) {
-        return saved(suggestedName, chooser("Save the shot", "Shots", "*" + ShotFile.ENDING));
+        return saved(
+                suggestedName, chooser(Words.DESK.of("save-the-shot"), Words.DESK.of("shots"), "*" + ShotFile.ENDING));
     }
 
     @Override
     public Optional<List<Path>> openMedia() {
-        List<File> files = chooser("Import footage or sound", "All files", "*").showOpenMultipleDialog(window);
+        List<File> files = chooser(Words.DESK.of("import-footage-or-sound"), Words.DESK.of("all-files"), "*")
+                .showOpenMultipleDialog(window);
         if (files != null && !files.isEmpty()) {
             remember(files.get(0));
         }
@@ -47,49 +51,54 @@ final class SystemFileChoice implements FileChoice {
     @Override
     public Optional<Path> export(Exporter exporter, String suggestedName) {
         if (exporter.endings().isEmpty()) {
-            return folder("Choose a folder: " + exporter.title());
+            return folder(Words.DESK.of("choose-a-folder", exporter.title()));
         }
         String[] patterns =
                 exporter.endings().stream().map(ending -> "*" + ending).toArray(String[]::new);
         return saved(
                 suggestedName + exporter.endings().get(0),
-                chooser("Export: " + exporter.title(), exporter.title(), patterns));
+                chooser(Words.DESK.of("export", exporter.title()), exporter.title(), patterns));
     }
 
     @Override
     public Optional<Path> openDrawing() {
-        return remember(chooser("Import drawing", "Drawings and pictures", "*.svg", "*.png")
-                .showOpenDialog(window));
+        return remember(
+                chooser(Words.DESK.of("import-drawing"), Words.DESK.of("drawings-and-pictures"), "*.svg", "*.png")
+                        .showOpenDialog(window));
     }
 
     @Override
     public Optional<Path> saveDrawing(String suggestedName) {
-        return saved(suggestedName, chooser("Save the drawing", "SVG drawings", "*.svg"));
+        return saved(suggestedName, chooser(Words.DESK.of("save-the-drawing"), Words.DESK.of("svg-drawings"), "*.svg"));
     }
 
     @Override
     public Optional<Path> openTable() {
-        return remember(chooser("Import a table", "Tables", TABLES).showOpenDialog(window));
+        return remember(chooser(Words.DESK.of("import-a-table"), Words.DESK.of("tables"), TABLES)
+                .showOpenDialog(window));
     }
 
     @Override
     public Optional<Path> saveTable(String suggestedName) {
-        return saved(suggestedName, chooser("Export a table", "Tables", TABLES));
+        return saved(suggestedName, chooser(Words.DESK.of("export-a-table"), Words.DESK.of("tables"), TABLES));
     }
 
     @Override
     public Optional<Path> openChart() {
-        return remember(chooser("Import mouth chart", "Mouth charts", "*.json").showOpenDialog(window));
+        return remember(chooser(Words.DESK.of("import-mouth-chart"), Words.DESK.of("mouth-charts"), "*.json")
+                .showOpenDialog(window));
     }
 
     @Override
     public Optional<Path> saveChart(String suggestedName) {
-        return saved(suggestedName, chooser("Write the mouth chart", "Mouth charts", "*.json"));
+        return saved(
+                suggestedName,
+                chooser(Words.DESK.of("write-the-mouth-chart"), Words.DESK.of("mouth-charts"), "*.json"));
     }
 
     @Override
     public Optional<Path> saveSound(String suggestedName) {
-        return saved(suggestedName, chooser("Write the mixed sound", "WAV", "*.wav"));
+        return saved(suggestedName, chooser(Words.DESK.of("write-the-mixed-sound"), Words.DESK.of("wav"), "*.wav"));
     }
 
     @Override

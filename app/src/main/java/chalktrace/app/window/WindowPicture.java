@@ -1,6 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.media.export.PngFiles;
 import java.io.IOException;
@@ -66,9 +67,9 @@ final class WindowPicture {
         image.getPixelReader().getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
         try {
             PngFiles.write(pixels, new PictureSize(width, height), target);
-            System.out.println("A picture of the window is in " + target.toAbsolutePath());
+            System.out.println(Words.DESK.of("a-picture-of-the-window", target.toAbsolutePath()));
         } catch (IOException e) {
-            System.err.println("chalk: the picture of the window could not be written: " + e.getMessage());
+            System.err.println(Words.DESK.of("chalk-the-picture-of-the", e.getMessage()));
         }
         window.close();
     }

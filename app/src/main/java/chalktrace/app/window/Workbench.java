@@ -25,6 +25,7 @@ import chalktrace.app.study.StudyFeature;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.tray.Tray;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.edit.speech.SpeechEdits;
@@ -122,7 +123,8 @@ public final class Workbench {
         Theme.apply(scene);
         keys.attach(scene);
         stage.setScene(scene);
-        stage.titleProperty().bind(session.document().shotProperty().map(shot -> shot.name() + " - Chalk Trace"));
+        stage.titleProperty()
+                .bind(session.document().shotProperty().map(shot -> Words.DESK.of("window-title", shot.name())));
         stage.setOnCloseRequest(event -> {
             event.consume();
             commands.quit();
@@ -184,11 +186,11 @@ public final class Workbench {
                 .wordsProperty()
                 .set(String.format(
                         Locale.ROOT,
-                        "pressure %.2f, tilt %.0f\u00b0 and %.0f\u00b0, %s",
+                        Words.DESK.of("pressure-tilt-and"),
                         now.pressure(),
                         now.tiltX(),
                         now.tiltY(),
-                        now.eraser() ? "eraser" : "tip")));
+                        now.eraser() ? Words.DESK.of("eraser") : Words.DESK.of("tip"))));
         use(tablet);
     }
 
@@ -243,7 +245,8 @@ public final class Workbench {
         text.setWrapText(true);
         text.setMinHeight(Region.USE_PREF_SIZE);
         HBox.setHgrow(text, Priority.ALWAYS);
-        HBox box = new HBox(text, Buttons.icon(Icons.CLOSE, "put this away", session.notices()::putAway));
+        HBox box =
+                new HBox(text, Buttons.icon(Icons.CLOSE, Words.DESK.of("put-this-away"), session.notices()::putAway));
         box.getStyleClass().add("notice");
         box.setMaxHeight(0);
         box.setVisible(false);

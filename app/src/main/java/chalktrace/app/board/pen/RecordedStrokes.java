@@ -1,5 +1,6 @@
 package chalktrace.app.board.pen;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.media.UnreadableException;
 import java.io.IOException;
@@ -37,7 +38,8 @@ public record RecordedStrokes(List<List<PenSample>> strokes) {
         try {
             return parse(file, Files.readString(file));
         } catch (IOException e) {
-            throw UnreadableException.of(file, "can't be read (" + e.getMessage() + ")", "Choose another file.", e);
+            throw UnreadableException.of(
+                    file, Words.TRACE.of("cant-be-read", e.getMessage()), Words.TRACE.of("choose-another-file"), e);
         }
     }
 
@@ -51,7 +53,7 @@ public record RecordedStrokes(List<List<PenSample>> strokes) {
             }
             String[] cells = lines[i].split(",");
             if (cells.length != COLUMNS) {
-                throw wrong(file, i, "needs 5 columns: stroke, x, y, pressure, seconds");
+                throw wrong(file, i, Words.TRACE.of("needs-5-columns-stroke-x"));
             }
             if (!cells[0].equals(current)) {
                 strokes.add(new ArrayList<>());
@@ -75,11 +77,11 @@ public record RecordedStrokes(List<List<PenSample>> strokes) {
         } catch (NumberFormatException e) {
             // The sentence below says where.
         }
-        throw wrong(file, line, "has something else than numbers");
+        throw wrong(file, line, Words.TRACE.of("has-something-else-than-numbers"));
     }
 
     private static UnreadableException wrong(Path file, int line, String what) {
         return UnreadableException.of(
-                file, "is no table of strokes: line " + (line + 1) + " " + what, "Mend that line.");
+                file, Words.TRACE.of("is-no-table-of-strokes", line + 1, what), Words.TRACE.of("mend-that-line"));
     }
 }

@@ -5,6 +5,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.media.export.Exporter;
 import chalktrace.media.export.Exporters;
@@ -19,14 +20,14 @@ public final class FinishTray extends VBox {
 
     private final Session session;
     private final Label facts = Rows.hint("");
-    private final CheckBox withFootage = new CheckBox("Include footage");
+    private final CheckBox withFootage = new CheckBox(Words.FINISH.of("include-footage"));
 
     public FinishTray(Session session, FileChoice files) {
         this.session = session;
         getStyleClass().add("content");
         withFootage.setId("with-footage");
         withFootage.setFocusTraversable(false);
-        getChildren().addAll(Rows.section("Export"), facts, withFootage);
+        getChildren().addAll(Rows.section(Words.FINISH.of("export")), facts, withFootage);
         for (Exporter exporter : Exporters.all()) {
             boolean first = exporter == Exporters.all().get(0);
             Runnable run = () -> files.export(exporter, session.shot().name()).ifPresent(target -> session.exporting()
@@ -38,9 +39,7 @@ public final class FinishTray extends VBox {
             button.setMaxWidth(Double.MAX_VALUE);
             getChildren().add(button);
         }
-        getChildren()
-                .add(Rows.hint(
-                        "Possible mistakes in the exposure have a flag on their lane; Timing in Trace lists them."));
+        getChildren().add(Rows.hint(Words.FINISH.of("possible-mistakes-in-the-exposure")));
         session.document().shotProperty().addListener(changed -> show());
         show();
     }
@@ -49,7 +48,7 @@ public final class FinishTray extends VBox {
         ShotSetup setup = session.shot().setup();
         facts.setText(String.format(
                 Locale.ROOT,
-                "%s, %d frames at %s a second: %.2f s. Footage is reference and stays out unless you ask for it.",
+                Words.FINISH.of("frames-at-a-second-s"),
                 setup.size(),
                 setup.length(),
                 setup.rate().spoken(),

@@ -7,6 +7,7 @@ import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.space.Model;
@@ -39,12 +40,14 @@ final class FootageCard extends VBox {
     private final Label facts = Rows.hint("");
     private final Label meets = Rows.hint("");
     private final Label problem = Rows.hint("");
-    private final Button find = Buttons.edged(Icons.FIND_FILE, "Find the file", this::find);
-    private final Button eye = Buttons.icon(Icons.SHOWN, "show or hide this footage", this::showOrHide);
-    private final Button allow =
-            Buttons.words("Allow and read", "read media outside the shot's folder, now and later", this::allow);
+    private final Button find = Buttons.edged(Icons.FIND_FILE, Words.GATHER.of("find-the-file"), this::find);
+    private final Button eye =
+            Buttons.icon(Icons.SHOWN, Words.GATHER.of("show-or-hide-this-footage"), this::showOrHide);
+    private final Button allow = Buttons.words(
+            Words.GATHER.of("allow-and-read"), Words.GATHER.of("read-media-outside-the-shots"), this::allow);
 
-    private final Button findAll = Buttons.edged(Icons.FIND_FILE, "Look through a folder for all", this::findAll);
+    private final Button findAll =
+            Buttons.edged(Icons.FIND_FILE, Words.GATHER.of("look-through-a-folder-for"), this::findAll);
     private final VBox changed;
     private final ToggleGroup where = new ToggleGroup();
     private final LookRows look;
@@ -64,12 +67,12 @@ final class FootageCard extends VBox {
         still = new StillRows(session, id);
         getStyleClass().add("card");
         name.getStyleClass().add("strong");
-        Button remove = Buttons.icon(Icons.REMOVE, "take this footage out of the shot", () -> session.document()
+        Button remove = Buttons.icon(Icons.REMOVE, Words.GATHER.of("take-this-footage-out-of"), () -> session.document()
                 .apply(ReferenceEdits.remove(id)));
-        Button replace = Buttons.icon(Icons.REPLACE, "put another file in its place; all else stays", this::find);
+        Button replace = Buttons.icon(Icons.REPLACE, Words.GATHER.of("put-another-file-in-its"), this::find);
         HBox head = new HBox(4, name, Rows.space(), replace, eye, remove);
         head.setAlignment(Pos.CENTER_LEFT);
-        note.setPromptText("Source and permitted use");
+        note.setPromptText(Words.GATHER.of("source-and-permitted-use"));
         note.setFocusTraversable(false);
         note.setOnAction(event -> getParent().requestFocus());
         note.focusedProperty().addListener((property, before, focused) -> {
@@ -79,11 +82,11 @@ final class FootageCard extends VBox {
         });
         HBox top = new HBox(8, picture, new VBox(2, facts, meets));
         problem.getStyleClass().add("bad");
-        Button again = Buttons.edged(Icons.AGAIN, "Read it again", () -> session.shot()
+        Button again = Buttons.edged(Icons.AGAIN, Words.GATHER.of("read-it-again"), () -> session.shot()
                 .footage(id)
                 .ifPresent(changedClip -> session.footages().readAgain(changedClip.file())));
         again.setId("read-again");
-        changed = new VBox(4, Rows.hint("This file was changed on the disk."), again);
+        changed = new VBox(4, Rows.hint(Words.GATHER.of("this-file-was-changed-on")), again);
         getChildren()
                 .addAll(
                         head,
@@ -94,11 +97,11 @@ final class FootageCard extends VBox {
                         findAll,
                         changed,
                         places(),
-                        new Fold("Look", clip.staging().isEmpty(), look),
-                        new Fold("Place", false, place),
-                        new Fold("Frames", false, frames));
+                        new Fold(Words.GATHER.of("look"), clip.staging().isEmpty(), look),
+                        new Fold(Words.GATHER.of("place"), false, place),
+                        new Fold(Words.GATHER.of("frames"), false, frames));
         if (clip.staging().isEmpty()) {
-            getChildren().add(new Fold("Still", false, still));
+            getChildren().add(new Fold(Words.GATHER.of("still"), false, still));
         }
         for (CardRows rows : more) {
             if (rows.fits(clip)) {
@@ -112,9 +115,9 @@ final class FootageCard extends VBox {
 
     private HBox places() {
         HBox box = new HBox(
-                place("Under", "under the drawings", Footage.Where.UNDER_DRAWINGS),
-                place("Over", "over the drawings", Footage.Where.OVER_DRAWINGS),
-                place("Beside", "beside the board", Footage.Where.BESIDE_BOARD));
+                place(Words.GATHER.of("under"), Words.GATHER.of("under-the-drawings"), Footage.Where.UNDER_DRAWINGS),
+                place(Words.GATHER.of("over"), Words.GATHER.of("over-the-drawings"), Footage.Where.OVER_DRAWINGS),
+                place(Words.GATHER.of("beside"), Words.GATHER.of("beside-the-board"), Footage.Where.BESIDE_BOARD));
         box.getStyleClass().add("edged-box");
         box.setMaxWidth(Region.USE_PREF_SIZE);
         return box;
@@ -129,7 +132,7 @@ final class FootageCard extends VBox {
             button.setSelected(true);
             session.document()
                     .apply(ReferenceEdits.change(
-                            "put footage " + text.toLowerCase(Locale.ROOT), id, f -> f.withWhere(to)));
+                            Words.GATHER.of("put-footage", text.toLowerCase(Locale.ROOT)), id, f -> f.withWhere(to)));
         });
         return button;
     }
@@ -138,8 +141,8 @@ final class FootageCard extends VBox {
         session.shot()
                 .footage(id)
                 .filter(clip -> !clip.note().equals(note.getText()))
-                .ifPresent(clip ->
-                        session.document().apply(ReferenceEdits.change("note", id, f -> f.withNote(note.getText()))));
+                .ifPresent(clip -> session.document()
+                        .apply(ReferenceEdits.change(Words.GATHER.of("note"), id, f -> f.withNote(note.getText()))));
     }
 
     void show(Footage clip) {
@@ -161,7 +164,7 @@ final class FootageCard extends VBox {
             describe(clip, reference);
             session.thumbnails().of(clip.file(), 0, reference.times().count()).ifPresent(picture::setImage);
         } else {
-            facts.setText(wrong == null ? "reading\u2026" : "");
+            facts.setText(wrong == null ? Words.GATHER.of("reading") : "");
             meets.setText("");
         }
         Rows.show(changed, wrong == null && session.footages().changed().contains(clip.file()));
@@ -186,10 +189,10 @@ final class FootageCard extends VBox {
         int count = reference.times().count();
         facts.setText(
                 count == 1
-                        ? reference.displaySize() + ", one picture"
+                        ? Words.GATHER.of("one-picture", reference.displaySize())
                         : String.format(
                                 Locale.ROOT,
-                                "%s, %s fps%n%d pictures, %.2f s",
+                                Words.GATHER.of("fps-pictures-s"),
                                 reference.displaySize(),
                                 reference.rate().spoken(),
                                 count,
@@ -198,7 +201,10 @@ final class FootageCard extends VBox {
             facts.setText(facts.getText() + System.lineSeparator() + String.join(" ", reference.notes()));
         }
         if (clip.isStill()) {
-            meets.setText(clip.views().isEmpty() ? "held for the whole shot" : "stands still, a view at a time");
+            meets.setText(
+                    clip.views().isEmpty()
+                            ? Words.GATHER.of("held-for-the-whole-shot")
+                            : Words.GATHER.of("stands-still-a-view-at"));
             return;
         }
         FrameRate rate = session.shot().setup().rate();
@@ -206,13 +212,15 @@ final class FootageCard extends VBox {
         int first = session.shot().setup().number(conform.startFrame());
         meets.setText(
                 switch (conform.pace()) {
-                    case HELD -> "held for the whole shot";
-                    case PICTURE_FOR_FRAME -> "a picture a frame from frame " + first;
+                    case HELD -> Words.GATHER.of("held-for-the-whole-shot");
+                    case PICTURE_FOR_FRAME -> Words.GATHER.of("a-picture-a-frame-from", first);
                     case KEEP_TIME, NEAREST_TIME ->
-                        "frames " + first + " to "
-                                + (first + conform.frames(rate, reference.times()) - 1)
-                                + (conform.pace() == Conform.Pace.NEAREST_TIME && !rate.equals(reference.rate())
-                                        ? ", nearest picture"
+                        Words.GATHER.of(
+                                "frames-to",
+                                first,
+                                first + conform.frames(rate, reference.times()) - 1,
+                                conform.pace() == Conform.Pace.NEAREST_TIME && !rate.equals(reference.rate())
+                                        ? Words.GATHER.of("nearest-picture")
                                         : "");
                 });
     }
@@ -221,18 +229,20 @@ final class FootageCard extends VBox {
         Point3 size = reference.figure().orElseThrow().bounds().size();
         facts.setText(String.format(
                 Locale.ROOT,
-                "%,d triangles, %d joints%n%.3g x %.3g x %.3g %s",
+                Words.GATHER.of("d-triangles-joints-x-x"),
                 model.triangles(),
                 model.joints().size(),
                 size.x(),
                 size.y(),
                 size.z(),
-                model.unit().isEmpty() ? "units" : model.unit()));
+                model.unit().isEmpty() ? Words.GATHER.of("units") : model.unit()));
         meets.setText(String.join(" ", model.notes()));
     }
 
     private void showOrHide() {
-        session.document().apply(ReferenceEdits.change("show or hide footage", id, f -> f.withVisible(!f.visible())));
+        session.document()
+                .apply(ReferenceEdits.change(
+                        Words.GATHER.of("show-or-hide-footage"), id, f -> f.withVisible(!f.visible())));
     }
 
     private void find() {
@@ -241,7 +251,7 @@ final class FootageCard extends VBox {
     }
 
     private void findAll() {
-        files.folder("Choose a folder to look through").ifPresent(session.gathering()::findAll);
+        files.folder(Words.GATHER.of("choose-a-folder-to-look")).ifPresent(session.gathering()::findAll);
     }
 
     private void allow() {

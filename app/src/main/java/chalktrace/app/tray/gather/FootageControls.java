@@ -2,6 +2,7 @@ package chalktrace.app.tray.gather;
 
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;
@@ -24,8 +25,8 @@ final class FootageControls {
 
     ValueSlider slider(
             String label, double low, double high, int decimals, DoubleFunction<UnaryOperator<Footage>> change) {
-        DoubleFunction<Edit> edit =
-                value -> ReferenceEdits.change("set " + label.toLowerCase(Locale.ROOT), id, change.apply(value));
+        DoubleFunction<Edit> edit = value -> ReferenceEdits.change(
+                Words.GATHER.of("set-what", label.toLowerCase(Locale.ROOT)), id, change.apply(value));
         return new ValueSlider(label, low, high, decimals, value -> {
                     session.document().preview(null);
                     session.document().apply(edit.apply(value));

@@ -4,6 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FrameRange;
@@ -36,14 +37,14 @@ final class FrameRows extends VBox {
         from = new NumberField("span-from", 1, this::setSpan);
         to = new NumberField("span-to", 1, this::setSpan);
         onlyOn = controls.box(
-                "Seen on some frames only",
-                "set the frames of footage",
+                Words.GATHER.of("seen-on-some-frames-only"),
+                Words.GATHER.of("set-the-frames-of-footage"),
                 (f, on) -> f.withSpan(on ? Optional.of(session.shot().setup().frames()) : Optional.empty()));
         startRow = row(
-                Rows.quiet("Start frame"),
+                Rows.quiet(Words.GATHER.of("start-frame")),
                 start,
-                Buttons.text("Set", "start at the frame at the gate", this::startHere));
-        spanRow = row(Rows.quiet("From"), from, Rows.quiet("to"), to);
+                Buttons.text(Words.GATHER.of("set"), Words.GATHER.of("start-at-the-frame-at"), this::startHere));
+        spanRow = row(Rows.quiet(Words.GATHER.of("from")), from, Rows.quiet(Words.GATHER.of("to")), to);
         getChildren().addAll(startRow, onlyOn, spanRow);
     }
 
@@ -73,11 +74,13 @@ final class FrameRows extends VBox {
         int first = setup.frame((int) from.value());
         int last = setup.frame((int) to.value());
         if (last < first) {
-            session.notices().problem("The last frame comes before the first: nothing was changed.");
+            session.notices().problem(Words.GATHER.of("the-last-frame-comes-before"));
             session.shot().footage(id).ifPresent(this::show);
             return;
         }
-        controls.change("set the frames of footage", f -> f.withSpan(Optional.of(new FrameRange(first, last + 1))));
+        controls.change(
+                Words.GATHER.of("set-the-frames-of-footage"),
+                f -> f.withSpan(Optional.of(new FrameRange(first, last + 1))));
     }
 
     private static HBox row(Node... parts) {

@@ -7,6 +7,7 @@ import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.tray.sound.SoundCard;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
@@ -31,7 +32,7 @@ public final class GatherTray extends VBox {
     private final Map<String, SoundCard> soundCards = new HashMap<>();
     private final SetupCard setup;
     private final ProxyCard proxies;
-    private final Label setupTitle = Rows.section("The shot");
+    private final Label setupTitle = Rows.section(Words.GATHER.of("the-shot"));
     private Gathered lookedAt;
     private LookCard lookCard;
 
@@ -43,14 +44,9 @@ public final class GatherTray extends VBox {
         this.setup = new SetupCard(session);
         this.proxies = new ProxyCard(session, files);
         getStyleClass().add("content");
-        Button add = Buttons.main(Icons.ADD, "Import footage or sound", this::add);
+        Button add = Buttons.main(Icons.ADD, Words.GATHER.of("import-footage-or-sound"), this::add);
         add.setMaxWidth(Double.MAX_VALUE);
-        getChildren()
-                .addAll(
-                        add,
-                        Rows.hint(
-                                "Footage is previewed first: import what you need. Files dropped on the board are imported whole, at the gate's frame."),
-                        cards);
+        getChildren().addAll(add, Rows.hint(Words.GATHER.of("footage-is-previewed-first-import")), cards);
         Refresh.on(
                 this,
                 this::show,

@@ -5,6 +5,7 @@ import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.space.Model;
 import chalktrace.core.time.Conform;
@@ -41,8 +42,8 @@ final class LookCard extends VBox {
     private final boolean isRun;
     private final NumberField start;
     private final ToggleGroup pace = new ToggleGroup();
-    private final CheckBox lengthFollows = new CheckBox("Set the shot's length to it");
-    private final CheckBox setupFollows = new CheckBox("Use its rate and size for the shot");
+    private final CheckBox lengthFollows = new CheckBox(Words.GATHER.of("set-the-shots-length-to"));
+    private final CheckBox setupFollows = new CheckBox(Words.GATHER.of("use-its-rate-and-size"));
     private final Label result = Rows.hint("");
 
     LookCard(Session session, Gathered source) {
@@ -69,29 +70,41 @@ final class LookCard extends VBox {
             box.setFocusTraversable(false);
             box.setOnAction(event -> show());
         }
-        Button take = Buttons.main(Icons.ADD, "Import", this::takeIn);
+        Button take = Buttons.main(Icons.ADD, Words.GATHER.of("import-button"), this::takeIn);
         take.setId("take-in");
-        Button back = Buttons.edged(Icons.CLOSE, "Cancel", session.looking()::end);
+        Button back = Buttons.edged(Icons.CLOSE, Words.GATHER.of("cancel"), session.looking()::end);
         result.setId("look-result");
         getChildren().addAll(name, Rows.hint(facts(source)));
         if (pictures.model().isEmpty()) {
             getChildren()
                     .addAll(
                             row(
-                                    "In",
+                                    Words.GATHER.of("in"),
                                     in,
-                                    Buttons.text("Set in", "the picture at the gate is the first", () -> here(in))),
+                                    Buttons.text(
+                                            Words.GATHER.of("set-in"),
+                                            Words.GATHER.of("the-picture-at-the-gate"),
+                                            () -> here(in))),
                             row(
-                                    "Out",
+                                    Words.GATHER.of("out"),
                                     out,
-                                    Buttons.text("Set out", "the picture at the gate is the last", () -> here(out))),
-                            row("Every", every, Rows.quiet("picture")),
+                                    Buttons.text(
+                                            Words.GATHER.of("set-out"),
+                                            Words.GATHER.of("the-picture-at-the-gate-last"),
+                                            () -> here(out))),
+                            row(Words.GATHER.of("every"), every, Rows.quiet(Words.GATHER.of("picture"))),
                             paces(),
                             isRun
-                                    ? row("Rate", speed, Rows.quiet("pictures a second"))
-                                    : row("Speed", speed, Rows.quiet("times")));
+                                    ? row(
+                                            Words.GATHER.of("rate"),
+                                            speed,
+                                            Rows.quiet(Words.GATHER.of("pictures-a-second")))
+                                    : row(Words.GATHER.of("speed"), speed, Rows.quiet(Words.GATHER.of("times"))));
         }
-        getChildren().addAll(row("Start", start, Rows.quiet("in the shot")), lengthFollows);
+        getChildren()
+                .addAll(
+                        row(Words.GATHER.of("start"), start, Rows.quiet(Words.GATHER.of("in-the-shot"))),
+                        lengthFollows);
         if (pictures.model().isEmpty()) {
             getChildren().addAll(setupFollows);
         } else {
@@ -114,33 +127,37 @@ final class LookCard extends VBox {
         int count = pictures.times().count();
         return String.format(
                 Locale.ROOT,
-                "%s, %s fps, %d pictures, %.2f s%s",
+                Words.GATHER.of("fps-pictures-sound"),
                 pictures.size(),
                 pictures.rate().spoken(),
                 count,
                 pictures.times().endSeconds(count - 1),
                 source.soundSeconds()
-                        .map(seconds -> String.format(Locale.ROOT, ", sound %.2f s", seconds))
-                        .orElse(", no sound"));
+                        .map(seconds -> String.format(Locale.ROOT, Words.GATHER.of("sound-s"), seconds))
+                        .orElse(Words.GATHER.of("no-sound")));
     }
 
     private static String facts(Model model) {
         StringBuilder facts = new StringBuilder(String.format(
                 Locale.ROOT,
-                "3D model: %,d triangles, %d joints",
+                Words.GATHER.of("3d-model-d-triangles-joints"),
                 model.triangles(),
                 model.joints().size()));
         model.motions()
-                .forEach(motion ->
-                        facts.append(String.format(Locale.ROOT, "%n%s: %.2f s", motion.name(), motion.seconds())));
+                .forEach(motion -> facts.append(
+                        String.format(Locale.ROOT, Words.GATHER.of("s"), motion.name(), motion.seconds())));
         model.notes().forEach(note -> facts.append(System.lineSeparator()).append(note));
         return facts.toString();
     }
 
     private HBox paces() {
         HBox box = new HBox(
-                paceButton("Keep time", "each frame shows the picture that is seen then", Pace.KEEP_TIME),
-                paceButton("Picture for frame", "each picture becomes one frame", Pace.PICTURE_FOR_FRAME));
+                paceButton(
+                        Words.GATHER.of("keep-time"), Words.GATHER.of("each-frame-shows-the-picture"), Pace.KEEP_TIME),
+                paceButton(
+                        Words.GATHER.of("picture-for-frame"),
+                        Words.GATHER.of("each-picture-becomes-one-frame"),
+                        Pace.PICTURE_FOR_FRAME));
         box.getStyleClass().add("edged-box");
         box.setMaxWidth(Region.USE_PREF_SIZE);
         pace.selectToggle(pace.getToggles().get(0));
@@ -169,22 +186,21 @@ final class LookCard extends VBox {
             Conform conform = conform();
             ShotSetup setup = setup(conform);
             if (pictures.model().isPresent()) {
-                result.setText("It shows on all frames; its animation starts at frame "
-                        + setup.number(conform.startFrame()) + ".");
+                result.setText(Words.GATHER.of("it-shows-on-all-frames", setup.number(conform.startFrame())));
                 return;
             }
             ConformReport report = ConformReport.of(conform, setup.rate(), pictures.times());
             int last = conform.startFrame() + conform.frames(setup.rate(), pictures.times()) - 1;
             result.setText(String.format(
                     Locale.ROOT,
-                    "%d frames, %.3f s: shot frames %d to %d. Pictures that repeat: %d, left out: %d.%s",
+                    Words.GATHER.of("frames-s-shot-frames-to"),
                     report.rows().size(),
                     report.seconds(),
                     setup.number(conform.startFrame()),
                     setup.number(last),
                     report.repeated().size(),
                     report.dropped().size(),
-                    last >= setup.length() ? " The shot ends before it does." : ""));
+                    last >= setup.length() ? " " + Words.GATHER.of("the-shot-ends-before-it") : ""));
         } catch (IllegalArgumentException e) {
             result.getStyleClass().add("bad");
             result.setText(e.getMessage());
@@ -205,8 +221,9 @@ final class LookCard extends VBox {
         int from = (int) in.value() - firstNumber();
         int to = (int) out.value() - firstNumber();
         if (from < 0 || to >= count || to < from) {
-            throw new IllegalArgumentException("It has pictures " + firstNumber() + " to " + (firstNumber() + count - 1)
-                    + ": from " + (int) in.value() + " to " + (int) out.value() + " takes none of it.");
+            throw new IllegalArgumentException(Words.GATHER.of(
+                    "it-has-pictures-to-from", firstNumber(), firstNumber() + count - 1, (int) in.value(), (int)
+                            out.value()));
         }
         Pace chosen = count == 1
                 ? Pace.HELD

@@ -2,6 +2,7 @@ package chalktrace.app.tray.gather;
 
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.VBox;
@@ -20,21 +21,38 @@ final class LookRows extends VBox {
         super(6);
         FootageControls controls = new FootageControls(session, id);
         opacity = controls.slider(
-                "Opacity", 0, 100, 0, v -> f -> f.withPlacement(f.placement().withOpacity(v / 100)));
+                Words.GATHER.of("opacity"),
+                0,
+                100,
+                0,
+                v -> f -> f.withPlacement(f.placement().withOpacity(v / 100)));
         exposure = controls.slider(
-                "Exposure",
+                Words.GATHER.of("exposure"),
                 Footage.Look.LEAST_EXPOSURE,
                 Footage.Look.MOST_EXPOSURE,
                 1,
                 v -> f -> f.withLook(f.look().withExposure(v)));
         lighten = controls.slider(
-                "Lighten", 0, 100, 0, v -> f -> f.withLook(f.look().withLighten(v / 100)));
+                Words.GATHER.of("lighten"),
+                0,
+                100,
+                0,
+                v -> f -> f.withLook(f.look().withLighten(v / 100)));
         saturation = controls.slider(
-                "Saturation", 0, 100, 0, v -> f -> f.withLook(f.look().withSaturation(v / 100)));
-        tint = controls.slider("Tint", 0, 100, 0, v -> f -> f.withLook(f.look().withTint(v / 100)));
+                Words.GATHER.of("saturation"),
+                0,
+                100,
+                0,
+                v -> f -> f.withLook(f.look().withSaturation(v / 100)));
+        tint = controls.slider(
+                Words.GATHER.of("tint"),
+                0,
+                100,
+                0,
+                v -> f -> f.withLook(f.look().withTint(v / 100)));
         oneField = controls.box(
-                "Deinterlace",
-                "deinterlace footage",
+                Words.GATHER.of("deinterlace"),
+                Words.GATHER.of("deinterlace-footage"),
                 (f, on) -> f.withLook(f.look().withOneField(on)));
         getChildren().addAll(opacity, exposure, lighten, saturation, tint, oneField);
     }

@@ -5,6 +5,7 @@ import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Placing;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Placement;
 import javafx.scene.control.Button;
@@ -24,40 +25,44 @@ final class PlaceRows extends VBox {
     PlaceRows(Session session, String id) {
         super(6);
         FootageControls controls = new FootageControls(session, id);
-        Button byHand = Buttons.edged(Icons.PLACE, "Place on the board", () -> session.view()
+        Button byHand = Buttons.edged(Icons.PLACE, Words.GATHER.of("place-on-the-board"), () -> session.view()
                 .placingProperty()
                 .set(Placing.footage(id)));
         byHand.setId("place-by-hand");
         Button reset = Buttons.text(
-                "Fit",
-                "centre it, as large as fits",
+                Words.GATHER.of("fit"),
+                Words.GATHER.of("centre-it-as-large-as"),
                 () -> controls.change(
-                        "fit footage",
+                        Words.GATHER.of("fit-footage"),
                         f -> f.withPlacement(
                                 Placement.AS_IS.withOpacity(f.placement().opacity()))));
         x = controls.slider(
-                "Right",
+                Words.GATHER.of("right"),
                 -2000,
                 2000,
                 0,
                 v -> f -> f.withPlacement(
                         f.placement().withPosition(v, f.placement().y())));
         y = controls.slider(
-                "Down",
+                Words.GATHER.of("down"),
                 -2000,
                 2000,
                 0,
                 v -> f ->
                         f.withPlacement(f.placement().withPosition(f.placement().x(), v)));
         size = controls.slider(
-                "Size %", 1, 1000, 0, v -> f -> f.withPlacement(f.placement().withScale(v / 100)));
+                Words.GATHER.of("size"),
+                1,
+                1000,
+                0,
+                v -> f -> f.withPlacement(f.placement().withScale(v / 100)));
         turn = controls.slider(
-                "Turn \u00b0",
+                Words.GATHER.of("turn"),
                 -180,
                 180,
                 1,
                 v -> f -> f.withPlacement(f.placement().withDegrees(v)));
-        mirrored = controls.box("Mirrored", "mirror footage", Footage::withMirrored);
+        mirrored = controls.box(Words.GATHER.of("mirrored"), Words.GATHER.of("mirror-footage"), Footage::withMirrored);
         getChildren().addAll(new HBox(4, byHand, reset), x, y, size, turn, mirrored);
     }
 

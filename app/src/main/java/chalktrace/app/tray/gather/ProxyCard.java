@@ -6,6 +6,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -26,24 +27,24 @@ final class ProxyCard extends VBox {
     ProxyCard(Session session, FileChoice files) {
         this.session = session;
         getStyleClass().add("card");
-        Label name = new Label("Proxies");
+        Label name = new Label(Words.GATHER.of("proxies"));
         name.getStyleClass().add("strong");
         limit = new NumberField("proxy-limit", session.proxies().limitBytes() / GIGABYTE, this::setLimit);
-        Button move = Buttons.edged(Icons.FIND_FILE, "Keep elsewhere", () -> files.folder("Choose a folder for proxies")
+        Button move = Buttons.edged(Icons.FIND_FILE, Words.GATHER.of("keep-elsewhere"), () -> files.folder(
+                        Words.GATHER.of("choose-a-folder-for-proxies"))
                 .ifPresent(session.proxies()::moveTo));
-        Button empty = Buttons.edged(Icons.REMOVE, "Empty", session.proxies()::empty);
+        Button empty = Buttons.edged(Icons.REMOVE, Words.GATHER.of("empty"), session.proxies()::empty);
         empty.setId("empty-proxies");
-        HBox limits = new HBox(8, Rows.quiet("At most"), limit, Rows.quiet("GB"));
+        HBox limits = new HBox(8, Rows.quiet(Words.GATHER.of("at-most")), limit, Rows.quiet(Words.GATHER.of("gb")));
         limits.setAlignment(Pos.CENTER_LEFT);
-        CheckBox thumbnails = new CheckBox("Small pictures on the lane");
+        CheckBox thumbnails = new CheckBox(Words.GATHER.of("small-pictures-on-the-lane"));
         thumbnails.setId("thumbnails");
         thumbnails.setFocusTraversable(false);
         thumbnails.selectedProperty().bindBidirectional(session.thumbnails().shownProperty());
         getChildren()
                 .addAll(
                         name,
-                        Rows.hint("Footage that is slow to read gets a small copy for stepping. Exports read the"
-                                + " footage itself."),
+                        Rows.hint(Words.GATHER.of("footage-that-is-slow-to")),
                         used,
                         limits,
                         new HBox(8, move, empty),
@@ -53,14 +54,14 @@ final class ProxyCard extends VBox {
     void show() {
         used.setText(String.format(
                 Locale.ROOT,
-                "%.2f GB in %s",
+                Words.GATHER.of("gb-in"),
                 session.proxies().bytesProperty().get() / GIGABYTE,
                 session.proxies().folder()));
     }
 
     private void setLimit() {
         if (limit.value() < 0) {
-            session.notices().problem("Proxies can't take less than nothing: the limit stays as it was.");
+            session.notices().problem(Words.GATHER.of("proxies-cant-take-less-than"));
             limit.set(session.proxies().limitBytes() / GIGABYTE);
             return;
         }

@@ -4,6 +4,7 @@ import chalktrace.app.controls.Colors;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.timing.RateEdits;
 import chalktrace.core.edit.timing.SetupEdits;
 import chalktrace.core.picture.PictureSize;
@@ -25,10 +26,10 @@ final class SetupCard extends GridPane {
     private final Session session;
     private final ComboBox<Boolean> keeps = new ComboBox<>();
     private final Label rateWords = Rows.hint("");
-    private final TextField rate = field(0, "Frame rate (fps)", "setup-rate");
-    private final TextField size = field(1, "Size", "setup-size");
-    private final TextField length = field(2, "Length", "setup-length");
-    private final TextField firstNumber = field(3, "First number", "setup-first-number");
+    private final TextField rate = field(0, Words.GATHER.of("frame-rate-fps"), "setup-rate");
+    private final TextField size = field(1, Words.GATHER.of("size-label"), "setup-size");
+    private final TextField length = field(2, Words.GATHER.of("length"), "setup-length");
+    private final TextField firstNumber = field(3, Words.GATHER.of("first-number"), "setup-first-number");
     private final ColorPicker paper = new ColorPicker();
 
     SetupCard(Session session) {
@@ -41,7 +42,7 @@ final class SetupCard extends GridPane {
         on(size, text -> withSize(PictureSize.parse(text)));
         on(length, text -> session.shot().setup().withLength(whole(text)));
         on(firstNumber, text -> withFirstNumber(whole(text)));
-        Label name = new Label("Paper colour");
+        Label name = new Label(Words.GATHER.of("paper-colour"));
         name.getStyleClass().add("quiet");
         add(name, 0, 4);
         add(paper, 1, 4);
@@ -58,8 +59,9 @@ final class SetupCard extends GridPane {
         keeps.setId("rate-keeps");
         keeps.setFocusTraversable(false);
         keeps.setMaxWidth(Double.MAX_VALUE);
-        keeps.setConverter(ShownAs.words(seconds -> seconds ? "seconds" : "frames"));
-        Label word = new Label("Keep");
+        keeps.setConverter(
+                ShownAs.words(seconds -> seconds ? Words.GATHER.of("seconds") : Words.GATHER.of("frames-lower")));
+        Label word = new Label(Words.GATHER.of("keep"));
         word.getStyleClass().add("quiet");
         add(word, 0, 5);
         add(keeps, 1, 5);
@@ -161,7 +163,7 @@ final class SetupCard extends GridPane {
         try {
             return Integer.parseInt(text.strip());
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("\"" + text.strip() + "\" is no whole number.", e);
+            throw new IllegalArgumentException(Words.GATHER.of("is-no-whole-number", text.strip()), e);
         }
     }
 

@@ -5,6 +5,7 @@ import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Region;
 import chalktrace.core.shot.StillView;
@@ -39,19 +40,27 @@ final class StillRows extends VBox {
         super(6);
         this.session = session;
         controls = new FootageControls(session, id);
-        standsStill = controls.box("Stands still", "let footage stand still or run", this::standing);
+        standsStill = controls.box(
+                Words.GATHER.of("stands-still"), Words.GATHER.of("let-footage-stand-still-or"), this::standing);
         picture = new NumberField("still-picture", 1, this::setPicture);
-        pictureRow = new HBox(8, Rows.quiet("picture"), picture, Rows.quiet("of its pictures, from 1"));
+        pictureRow = new HBox(
+                8,
+                Rows.quiet(Words.GATHER.of("picture")),
+                picture,
+                Rows.quiet(Words.GATHER.of("of-its-pictures-from-1")));
         pictureRow.setAlignment(Pos.CENTER_LEFT);
         part = new PartPicker(session, this::setPart);
-        another = Buttons.edged(Icons.ADD, "Another view from here on", this::addView);
+        another = Buttons.edged(Icons.ADD, Words.GATHER.of("another-view-from-here-on"), this::addView);
         another.setId("another-view");
         chosen = new VBox(
                 6,
                 pictureRow,
-                Rows.hint("Drag over the part that is to be seen:"),
+                Rows.hint(Words.GATHER.of("drag-over-the-part-that")),
                 part,
-                Buttons.text("The whole picture", "show all of it", () -> setPart(Region.WHOLE)),
+                Buttons.text(
+                        Words.GATHER.of("the-whole-picture"),
+                        Words.GATHER.of("show-all-of-it"),
+                        () -> setPart(Region.WHOLE)),
                 another,
                 list);
         getChildren().addAll(standsStill, chosen);
@@ -99,18 +108,22 @@ final class StillRows extends VBox {
         int last = reference == null ? 0 : reference.times().count() - 1;
         int n = Math.max(0, Math.min(last, (int) picture.value() - 1));
         StillView here = viewHere(clip);
-        controls.change("show another picture", f -> f.withView(new StillView(here.start(), n, here.region())));
+        controls.change(
+                Words.GATHER.of("show-another-picture"),
+                f -> f.withView(new StillView(here.start(), n, here.region())));
     }
 
     private void setPart(Region region) {
         StillView here = viewHere(clip);
-        controls.change("show a part of a still", f -> f.withView(new StillView(here.start(), here.picture(), region)));
+        controls.change(
+                Words.GATHER.of("show-a-part-of-a"),
+                f -> f.withView(new StillView(here.start(), here.picture(), region)));
     }
 
     private void addView() {
         StillView here = viewHere(clip);
         int frame = session.transport().frame();
-        controls.change("show another view of a still", f -> f.withView(here)
+        controls.change(Words.GATHER.of("show-another-view-of-a"), f -> f.withView(here)
                 .withView(new StillView(frame, here.picture(), here.region())));
     }
 
@@ -118,7 +131,7 @@ final class StillRows extends VBox {
         Region r = view.region();
         Label says = new Label(String.format(
                 Locale.ROOT,
-                "from %d: no. %d%s",
+                Words.GATHER.of("from-no"),
                 session.shot().setup().number(view.start()),
                 view.picture() + 1,
                 r.isWhole()
@@ -126,9 +139,9 @@ final class StillRows extends VBox {
                         : String.format(Locale.ROOT, ", %.0f \u00d7 %.0f %%", r.width() * 100, r.height() * 100)));
         Button remove = Buttons.icon(
                 Icons.REMOVE,
-                "leave this view out",
+                Words.GATHER.of("leave-this-view-out"),
                 () -> controls.change(
-                        "leave a view out",
+                        Words.GATHER.of("leave-a-view-out"),
                         f -> f.withViews(
                                 f.views().stream().filter(v -> !v.equals(view)).toList())));
         remove.setDisable(clip.views().size() == 1 && clip.conform().pace() != Conform.Pace.HELD);

@@ -8,6 +8,7 @@ import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.edit.reference.SoundEdits;
 import chalktrace.core.shot.SoundClip;
@@ -53,76 +54,101 @@ public final class SoundCard extends VBox {
         name.getStyleClass().add("strong");
         mute = Buttons.icon(
                 Icons.AUDIBLE,
-                "mute or unmute this sound",
-                () -> change(id, "mute or unmute", c -> c.withMuted(!c.muted())));
+                Words.VOICE.of("mute-or-unmute-this-sound"),
+                () -> change(id, Words.VOICE.of("mute-or-unmute"), c -> c.withMuted(!c.muted())));
         allow = Buttons.words(
-                "Allow and read", "read media outside the shot's folder, now and later", session.outsideMedia()::allow);
-        find = Buttons.edged(Icons.FIND_FILE, "Find the file", () -> files.openMedia()
+                Words.VOICE.of("allow-and-read"),
+                Words.VOICE.of("read-media-outside-the-shots"),
+                session.outsideMedia()::allow);
+        find = Buttons.edged(Icons.FIND_FILE, Words.VOICE.of("find-the-file"), () -> files.openMedia()
                 .filter(chosen -> !chosen.isEmpty())
                 .ifPresent(chosen -> session.gathering().find(file, chosen.get(0))));
-        Button remove = Buttons.icon(Icons.REMOVE, "take this sound out of the shot", () -> session.document()
+        Button remove = Buttons.icon(Icons.REMOVE, Words.VOICE.of("take-this-sound-out-of"), () -> session.document()
                 .apply(ReferenceEdits.remove(id)));
         HBox titleRow = new HBox(4, name, Rows.space(), mute, remove);
         titleRow.setAlignment(Pos.CENTER_LEFT);
-        gain = new ValueSlider("Gain dB", -40, 12, 1, value -> change(id, "set the gain of", c -> c.withGain(value)));
-        start = new ValueSlider(
-                "Starts at s", -60, 600, 3, value -> session.shot().sound(id).ifPresent(clip -> session.soundMoves()
-                        .move("move a sound", id, value - clip.startSeconds())));
+        gain = new ValueSlider(
+                Words.VOICE.of("gain-db"),
+                -40,
+                12,
+                1,
+                value -> change(id, Words.VOICE.of("set-the-gain-of"), c -> c.withGain(value)));
+        start = new ValueSlider(Words.VOICE.of("starts-at-s"), -60, 600, 3, value -> session.shot()
+                .sound(id)
+                .ifPresent(clip ->
+                        session.soundMoves().move(Words.VOICE.of("move-a-sound"), id, value - clip.startSeconds())));
         head = new ValueSlider(
-                "Trim start s",
+                Words.VOICE.of("trim-start-s"),
                 0,
                 600,
                 3,
                 value -> change(
-                        id, "trim", c -> c.withTrim(new Trim(value, c.trim().tailSeconds()))));
+                        id,
+                        Words.VOICE.of("trim"),
+                        c -> c.withTrim(new Trim(value, c.trim().tailSeconds()))));
         tail = new ValueSlider(
-                "Trim end s",
+                Words.VOICE.of("trim-end-s"),
                 0,
                 600,
                 3,
-                value -> change(id, "trim", c -> c.withTrim(new Trim(c.trim().headSeconds(), value))));
+                value -> change(
+                        id,
+                        Words.VOICE.of("trim"),
+                        c -> c.withTrim(new Trim(c.trim().headSeconds(), value))));
         fadeIn = new ValueSlider(
-                "Fade in s",
+                Words.VOICE.of("fade-in-s"),
                 0,
                 10,
                 3,
                 value -> change(
-                        id, "fade", c -> c.withFade(new Fade(value, c.fade().outSeconds()))));
+                        id,
+                        Words.VOICE.of("fade"),
+                        c -> c.withFade(new Fade(value, c.fade().outSeconds()))));
         fadeOut = new ValueSlider(
-                "Fade out s",
+                Words.VOICE.of("fade-out-s"),
                 0,
                 10,
                 3,
-                value -> change(id, "fade", c -> c.withFade(new Fade(c.fade().inSeconds(), value))));
-        solo = new CheckBox("Solo");
-        solo.setTooltip(new Tooltip("with others of which that is said"));
+                value -> change(
+                        id,
+                        Words.VOICE.of("fade"),
+                        c -> c.withFade(new Fade(c.fade().inSeconds(), value))));
+        solo = new CheckBox(Words.VOICE.of("solo"));
+        solo.setTooltip(new Tooltip(Words.VOICE.of("with-others-of-which-that")));
         solo.setFocusTraversable(false);
-        solo.setOnAction(event -> change(id, "solo", c -> c.withSolo(solo.isSelected())));
+        solo.setOnAction(event -> change(id, Words.VOICE.of("solo-edit"), c -> c.withSolo(solo.isSelected())));
         FlowPane moves = new FlowPane(
                 4,
                 4,
-                Rows.quiet("by a frame"),
-                Buttons.words("Sooner", "a frame", () -> nudge(id, -frame())),
-                Buttons.words("Later", "a frame", () -> nudge(id, frame())),
-                Rows.quiet("by a sample"),
-                Buttons.words("Sooner", "a forty-eight-thousandth of a second", () -> nudge(id, -SAMPLE)),
-                Buttons.words("Later", "a forty-eight-thousandth of a second", () -> nudge(id, SAMPLE)));
+                Rows.quiet(Words.VOICE.of("by-a-frame")),
+                Buttons.words(Words.VOICE.of("sooner"), Words.VOICE.of("a-frame"), () -> nudge(id, -frame())),
+                Buttons.words(Words.VOICE.of("later"), Words.VOICE.of("a-frame"), () -> nudge(id, frame())),
+                Rows.quiet(Words.VOICE.of("by-a-sample")),
+                Buttons.words(
+                        Words.VOICE.of("sooner"),
+                        Words.VOICE.of("a-forty-eight-thousandth-of"),
+                        () -> nudge(id, -SAMPLE)),
+                Buttons.words(
+                        Words.VOICE.of("later"),
+                        Words.VOICE.of("a-forty-eight-thousandth-of"),
+                        () -> nudge(id, SAMPLE)));
         NumberField lead = new NumberField("hit-lead", 0, () -> {});
         lead.setPrefWidth(40);
         lead.setMinWidth(40);
-        HBox early = new HBox(4, lead, Rows.quiet("frames early"));
+        HBox early = new HBox(4, lead, Rows.quiet(Words.VOICE.of("frames-early")));
         early.setAlignment(Pos.CENTER_LEFT);
         FlowPane hit = new FlowPane(
                 4,
                 4,
                 Buttons.words(
-                        "Align hit to gate",
-                        "moved so that its strongest start falls on this frame",
+                        Words.VOICE.of("align-hit-to-gate"),
+                        Words.VOICE.of("moved-so-that-its-strongest"),
                         () -> session.cueing().placeOnGate(id, lead.value())),
                 early);
-        Button split = Buttons.words("Split at the gate", "two sounds that can go their own ways", () -> split(id));
-        detach = Buttons.edged(
-                Icons.DETACH, "Detach from footage", () -> session.document().apply(ReferenceEdits.detach(id)));
+        Button split = Buttons.words(
+                Words.VOICE.of("split-at-the-gate"), Words.VOICE.of("two-sounds-that-can-go"), () -> split(id));
+        detach = Buttons.edged(Icons.DETACH, Words.VOICE.of("detach-from-footage"), () -> session.document()
+                .apply(ReferenceEdits.detach(id)));
         detach.setId("detach-sound");
         getChildren()
                 .addAll(
@@ -147,10 +173,10 @@ public final class SoundCard extends VBox {
                 problem != null
                         ? problem
                         : peaks == null
-                                ? "reading\u2026"
+                                ? Words.VOICE.of("reading")
                                 : String.format(
                                         Locale.ROOT,
-                                        "sound, %.2f s, from frame %d%s",
+                                        Words.VOICE.of("sound-s-from-frame"),
                                         peaks.sound().seconds(),
                                         session.shot()
                                                 .setup()
@@ -158,7 +184,7 @@ public final class SoundCard extends VBox {
                                                         .setup()
                                                         .rate()
                                                         .nearestFrame(clip.heardFrom())),
-                                        clip.isAttached() ? ", moves with its footage" : ""));
+                                        clip.isAttached() ? Words.VOICE.of("moves-with-its-footage") : ""));
         gain.show(clip.gainDecibels());
         start.show(clip.startSeconds());
         head.show(clip.trim().headSeconds());
@@ -180,10 +206,10 @@ public final class SoundCard extends VBox {
     }
 
     private void nudge(String id, double seconds) {
-        session.soundMoves().move("move a sound", id, seconds);
+        session.soundMoves().move(Words.VOICE.of("move-a-sound"), id, seconds);
     }
 
     private void change(String id, String what, UnaryOperator<SoundClip> change) {
-        session.document().apply(ReferenceEdits.changeSound(what + " a sound", id, change));
+        session.document().apply(ReferenceEdits.changeSound(Words.VOICE.of("a-sound", what), id, change));
     }
 }

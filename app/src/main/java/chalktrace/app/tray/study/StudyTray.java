@@ -6,6 +6,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Mark;
 import java.util.Locale;
@@ -25,12 +26,12 @@ public final class StudyTray extends VBox {
         getStyleClass().add("content");
         Button mark = Buttons.edged(Icons.ADD, "", () -> session.document()
                 .apply(MarkEdits.turn(session.transport().frame())));
-        mark.textProperty().bind(session.keys().words("Mark this frame (%s)", Action.MARK));
+        mark.textProperty().bind(session.keys().words(Words.STUDY.of("mark-this-frame"), Action.MARK));
         getChildren()
                 .addAll(
-                        Rows.section("Keys and breakdowns"),
+                        Rows.section(Words.STUDY.of("keys-and-breakdowns")),
                         mark,
-                        Rows.hint("Once for a key, again for a breakdown, again for an in-between, again for none."),
+                        Rows.hint(Words.STUDY.of("once-for-a-key-again")),
                         marks);
         Refresh.on(
                 this,
@@ -60,11 +61,11 @@ public final class StudyTray extends VBox {
 
     private static String words(Mark mark) {
         return switch (mark.kind()) {
-            case KEY -> "key";
-            case BREAKDOWN -> "breakdown";
-            case INBETWEEN -> "in-between";
+            case KEY -> Words.STUDY.of("key");
+            case BREAKDOWN -> Words.STUDY.of("breakdown");
+            case INBETWEEN -> Words.STUDY.of("in-between");
             case NOTE -> mark.text();
-            case CAMERA -> "camera: " + mark.text();
+            case CAMERA -> Words.STUDY.of("camera", mark.text());
         };
     }
 }

@@ -9,6 +9,7 @@ import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.InBetweening;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.between.Smear;
 import chalktrace.core.between.TimingChart;
 import java.util.Map;
@@ -51,43 +52,45 @@ final class BetweenRows extends VBox {
         spacing.setId("between-spacing");
         spacing.setFocusTraversable(false);
         spacing.setConverter(ShownAs.words(Map.of(
-                TimingChart.Spacing.EVEN, "even",
-                TimingChart.Spacing.SLOW_OUT, "slow out",
-                TimingChart.Spacing.SLOW_IN, "slow in",
-                TimingChart.Spacing.SLOW_OUT_AND_IN, "slow out and in")::get));
+                TimingChart.Spacing.EVEN, Words.TRACE.of("even"),
+                TimingChart.Spacing.SLOW_OUT, Words.TRACE.of("slow-out"),
+                TimingChart.Spacing.SLOW_IN, Words.TRACE.of("slow-in"),
+                TimingChart.Spacing.SLOW_OUT_AND_IN, Words.TRACE.of("slow-out-and-in"))::get));
         spacing.setOnAction(event -> {
             session.inBetweening().ownChartProperty().set(null);
             showChart();
         });
         every.setPrefWidth(48);
         every.setMinWidth(48);
-        share = new ValueSlider(
-                "Draft at %", 0, 100, 0, v -> session.inBetweening().showDraft(v / 100));
+        share = new ValueSlider(Words.TRACE.of("draft-at"), 0, 100, 0, v -> session.inBetweening()
+                .showDraft(v / 100));
         share.show(50);
         Node make = Buttons.words(
-                "Create in-betweens", "drawings on these frames, to be corrected", () -> session.inBetweening()
-                        .makeInBetweens(spacing.getValue(), (int) every.value()));
+                Words.TRACE.of("create-in-betweens"),
+                Words.TRACE.of("drawings-on-these-frames-to"),
+                () -> session.inBetweening().makeInBetweens(spacing.getValue(), (int) every.value()));
         make.setId("between-make");
         Node show = Buttons.words(
-                "Show", "a draft at this share between the keys, to draw over", () -> session.inBetweening()
+                Words.TRACE.of("show"), Words.TRACE.of("a-draft-at-this-share"), () -> session.inBetweening()
                         .showDraft(share.value() / 100));
         show.setId("between-show");
-        Node accept =
-                Buttons.words("Accept", "the draft becomes strokes at the gate", session.inBetweening()::acceptDraft);
+        Node accept = Buttons.words(
+                Words.TRACE.of("accept"),
+                Words.TRACE.of("the-draft-becomes-strokes-at"),
+                session.inBetweening()::acceptDraft);
         accept.setId("between-accept");
         ComboBox<InBetweening.Way> way = new ComboBox<>();
         way.getItems().setAll(InBetweening.Way.values());
         way.setId("between-way");
         way.setFocusTraversable(false);
         way.setConverter(ShownAs.words(Map.of(
-                InBetweening.Way.OWN, "automatic",
-                InBetweening.Way.NEIGHBOURS, "arc of the neighbours",
-                InBetweening.Way.DRAWN, "along the line that was taken")::get));
+                InBetweening.Way.OWN, Words.TRACE.of("automatic"),
+                InBetweening.Way.NEIGHBOURS, Words.TRACE.of("arc-of-the-neighbours"),
+                InBetweening.Way.DRAWN, Words.TRACE.of("along-the-line-that-was"))::get));
         way.valueProperty().bindBidirectional(session.inBetweening().wayProperty());
         ticks.setId("between-ticks");
         ticks.getStyleClass().add("part-field");
-        ticks.setTooltip(
-                new Tooltip("Shares between the keys, such as 1/4 1/2 80%. The ticks above can be dragged, too."));
+        ticks.setTooltip(new Tooltip(Words.TRACE.of("shares-between-the-keys-such")));
         ticks.setOnAction(event -> typeTicks());
         chart.setId("between-chart");
         chart.setCursor(Cursor.H_RESIZE);
@@ -97,15 +100,21 @@ final class BetweenRows extends VBox {
         features.setValue(Smear.Features.STRETCHED);
         features.setId("smear-features");
         features.setFocusTraversable(false);
-        features.setTooltip(new Tooltip("What becomes of the selected strokes of the first drawing in a smear."));
+        features.setTooltip(new Tooltip(Words.TRACE.of("what-becomes-of-the-selected")));
         features.setConverter(ShownAs.words(Map.of(
-                Smear.Features.STRETCHED, "Smear: selection stretched",
-                Smear.Features.DOUBLED, "Smear: selection early and late",
-                Smear.Features.MERGED, "Smear: selection as one mass")::get));
-        HBox chartRow = new HBox(6, spacing, Rows.quiet("On every"), every);
+                Smear.Features.STRETCHED, Words.TRACE.of("smear-selection-stretched"),
+                Smear.Features.DOUBLED, Words.TRACE.of("smear-selection-early-and-late"),
+                Smear.Features.MERGED, Words.TRACE.of("smear-selection-as-one-mass"))::get));
+        HBox chartRow = new HBox(6, spacing, Rows.quiet(Words.TRACE.of("on-every")), every);
         chartRow.setAlignment(Pos.CENTER_LEFT);
         HBox buttons = new HBox(
-                6, show, Buttons.words("Hide", "take the draft away", session.inBetweening()::hideDraft), accept);
+                6,
+                show,
+                Buttons.words(
+                        Words.TRACE.of("hide"),
+                        Words.TRACE.of("take-the-draft-away"),
+                        session.inBetweening()::hideDraft),
+                accept);
         getChildren()
                 .addAll(
                         keys,
@@ -114,28 +123,27 @@ final class BetweenRows extends VBox {
                         ticks,
                         way,
                         Buttons.words(
-                                "Arc and chart from footage",
-                                "what lies under the first drawing is followed to the second",
+                                Words.TRACE.of("arc-and-chart-from-footage"),
+                                Words.TRACE.of("what-lies-under-is-followed"),
                                 () -> session.inBetweening().takeFromFootage((int) every.value())),
                         Buttons.words(
-                                "Use selected line as arc",
-                                "in-betweens go along it",
+                                Words.TRACE.of("use-selected-line-as-arc"),
+                                Words.TRACE.of("in-betweens-go-along-it"),
                                 () -> pairWords.setText(session.inBetweening().takeDrawnWay())),
                         make,
                         share,
                         buttons,
                         Buttons.words(
-                                "Smear",
-                                "stretched along the arc, as far as the draft's percentage",
+                                Words.TRACE.of("smear"),
+                                Words.TRACE.of("stretched-along-the-arc-as"),
                                 () -> session.inBetweening().showSmear(share.value() / 100, features.getValue())),
                         features,
                         Buttons.words(
-                                "Pair by hand",
-                                "the selected stroke, then its partner on the other drawing",
+                                Words.TRACE.of("pair-by-hand"),
+                                Words.TRACE.of("the-selected-stroke-then-its"),
                                 () -> pairWords.setText(session.inBetweening().touchForPair())),
                         pairWords,
-                        Rows.hint(
-                                "Strokes are paired by shape and by what they are attached to. Limbs turn about their joints; lengths stay."));
+                        Rows.hint(Words.TRACE.of("strokes-are-paired-by-shape")));
         Refresh.on(
                 this,
                 this::show,
@@ -184,9 +192,10 @@ final class BetweenRows extends VBox {
                 session.inBetweening().ownChartProperty().set(typed);
             } else {
                 session.notices()
-                        .problem("There is room for " + shown().ticks().size()
-                                + " in-betweens here, and the ladder has "
-                                + typed.ticks().size() + " ticks.");
+                        .problem(Words.TRACE.of(
+                                "there-is-room-for-in",
+                                shown().ticks().size(),
+                                typed.ticks().size()));
             }
         } catch (IllegalArgumentException e) {
             session.notices().problem(e.getMessage());

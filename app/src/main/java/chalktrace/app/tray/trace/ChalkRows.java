@@ -7,6 +7,7 @@ import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.ChalkEdits;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.stroke.LineShape;
@@ -40,7 +41,7 @@ final class ChalkRows extends VBox {
     private final ValueSlider strength;
     private final ValueSlider faintest;
     private final PressureGraph answer;
-    private final MenuButton giveAll = new MenuButton("they become\u2026");
+    private final MenuButton giveAll = new MenuButton(Words.TRACE.of("they-become"));
     private final ComboBox<Scope> scope = new ComboBox<>();
     private boolean showing;
 
@@ -64,7 +65,8 @@ final class ChalkRows extends VBox {
             }
         });
         HBox.setHgrow(name, Priority.ALWAYS);
-        HBox head = new HBox(4, name, Buttons.icon(Icons.ADD, "another chalk like this one", this::addLikeThis));
+        HBox head = new HBox(
+                4, name, Buttons.icon(Icons.ADD, Words.TRACE.of("another-chalk-like-this-one"), this::addLikeThis));
         head.setAlignment(Pos.CENTER_LEFT);
         color.setMaxWidth(Double.MAX_VALUE);
         color.setOnAction(event -> change(chalk().withColor(Colors.rgb(color.getValue()))));
@@ -82,28 +84,35 @@ final class ChalkRows extends VBox {
         tip.setOnAction(event ->
                 unlessShowing(() -> change(chalk().withLine(chalk().line().withTip(tip.getValue())))));
         role.setOnAction(event -> unlessShowing(() -> change(chalk().withRole(role.getValue()))));
-        width = slider("Width px", 1, 40, 1, (chalk, v) -> chalk.withWidth(v));
+        width = slider(Words.TRACE.of("width-px"), 1, 40, 1, (chalk, v) -> chalk.withWidth(v));
         thinnest = slider(
-                "Minimum width %",
-                0, 100, 0, (chalk, v) -> chalk.withLine(chalk.line().withThinnest(v / 100)));
+                Words.TRACE.of("minimum-width"),
+                0,
+                100,
+                0,
+                (chalk, v) -> chalk.withLine(chalk.line().withThinnest(v / 100)));
         taper = slider(
-                "Taper px",
+                Words.TRACE.of("taper-px"),
                 0,
                 MOST_TAPER,
                 0,
                 (chalk, v) -> chalk.withLine(chalk.line().withTaper(v)));
-        strength = slider("Opacity", 5, 100, 0, (chalk, v) -> chalk.withOpacity(v / 100));
+        strength = slider(Words.TRACE.of("opacity"), 5, 100, 0, (chalk, v) -> chalk.withOpacity(v / 100));
         faintest = slider(
-                "Faintest %",
-                0, 100, 0, (chalk, v) -> chalk.withLine(chalk.line().withFaintest(v / 100)));
+                Words.TRACE.of("faintest"),
+                0,
+                100,
+                0,
+                (chalk, v) -> chalk.withLine(chalk.line().withFaintest(v / 100)));
         answer = new PressureGraph(
                 curve -> session.document()
                         .preview(ChalkEdits.change(
                                 chalk().withLine(chalk().line().withAnswer(curve)))),
                 curve -> change(chalk().withLine(chalk().line().withAnswer(curve))));
         HBox kinds = new HBox(6, tip, role);
-        ValueSlider steady = new ValueSlider(
-                "Smoothing", 0, 100, 0, v -> session.view().steadinessProperty().set(v / 100));
+        ValueSlider steady = new ValueSlider(Words.TRACE.of("smoothing"), 0, 100, 0, v -> session.view()
+                .steadinessProperty()
+                .set(v / 100));
         steady.show(session.view().steadinessProperty().get() * 100);
         giveAll.setFocusTraversable(false);
         giveAll.setId("give-all");
@@ -111,8 +120,8 @@ final class ChalkRows extends VBox {
         giveAll.setOnShowing(event -> listOthers());
         // A menu button without an entry does not open.
         giveAll.getItems().add(new MenuItem(""));
-        ValueSlider reach =
-                new ValueSlider("Snaps px", 1, 40, 0, session.snapping().reachProperty()::set);
+        ValueSlider reach = new ValueSlider(
+                Words.TRACE.of("snaps-px"), 1, 40, 0, session.snapping().reachProperty()::set);
         reach.show(session.snapping().reachProperty().get());
         reach.visibleProperty().bind(session.snapping().onProperty());
         reach.managedProperty().bind(session.snapping().onProperty());
@@ -125,8 +134,8 @@ final class ChalkRows extends VBox {
                         kinds,
                         steady,
                         reach,
-                        new Fold("Pressure response", false, thinnest, faintest, taper, answer),
-                        new Fold("Replace chalk", false, scope, giveAll));
+                        new Fold(Words.TRACE.of("pressure-response"), false, thinnest, faintest, taper, answer),
+                        new Fold(Words.TRACE.of("replace-chalk"), false, scope, giveAll));
     }
 
     void show() {

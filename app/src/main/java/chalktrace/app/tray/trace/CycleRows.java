@@ -5,6 +5,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.timing.CycleEdits;
 import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.ShotSetup;
@@ -28,25 +29,26 @@ final class CycleRows extends VBox {
         super(6);
         this.session = session;
         parts.setId("cycle-parts");
-        parts.setPromptText("Left leg = right leg, ...");
+        parts.setPromptText(Words.TRACE.of("left-leg-right-leg"));
         parts.setFocusTraversable(false);
         parts.getStyleClass().add("part-field");
-        Node mark = Buttons.words("Mark the span as a cycle", "of the current level", () -> session.timing()
-                .apply(span -> CycleEdits.mark(level(), span.frames())));
+        Node mark = Buttons.words(
+                Words.TRACE.of("mark-the-span-as-a"), Words.TRACE.of("of-the-current-level"), () -> session.timing()
+                        .apply(span -> CycleEdits.mark(level(), span.frames())));
         mark.setId("cycle-mark");
         Node half = Buttons.words(
-                "Second half after the span",
-                "its drawings once more, as their own, with these parts in each other's place",
+                Words.TRACE.of("second-half-after-the-span"),
+                Words.TRACE.of("its-drawings-once-more-as"),
                 () -> session.timing().apply(span -> CycleEdits.secondHalf(level(), span.frames(), exchanged())));
         half.setId("cycle-half");
         getChildren()
                 .addAll(
                         mark,
                         cycles,
-                        Rows.quiet("Parts that change places"),
+                        Rows.quiet(Words.TRACE.of("parts-that-change-places")),
                         parts,
                         half,
-                        Rows.hint("Name parts in Selection. Parts named left and right are exchanged."));
+                        Rows.hint(Words.TRACE.of("name-parts-in-selection-parts")));
         Refresh.on(
                 this,
                 this::show,
@@ -61,13 +63,16 @@ final class CycleRows extends VBox {
             if (cycle.level().equals(level())) {
                 HBox row = Rows.row(
                         () -> session.transport().go(cycle.frames().start()),
-                        new Label(setup.number(cycle.frames().start()) + " to "
-                                + setup.number(cycle.frames().last())),
+                        new Label(Words.TRACE.of(
+                                "to",
+                                setup.number(cycle.frames().start()),
+                                setup.number(cycle.frames().last()))),
                         Rows.space(),
                         Buttons.words(
-                                "Run on", "repeat to the end of the shot as linked copies", () -> session.document()
-                                        .apply(CycleEdits.runOn(cycle))),
-                        Buttons.icon(Icons.REMOVE, "take the mark away; what shows stays", () -> session.document()
+                                Words.TRACE.of("run-on"),
+                                Words.TRACE.of("repeat-to-the-end-of"),
+                                () -> session.document().apply(CycleEdits.runOn(cycle))),
+                        Buttons.icon(Icons.REMOVE, Words.TRACE.of("take-the-mark-away-what"), () -> session.document()
                                 .apply(CycleEdits.unmark(cycle))));
                 cycles.getChildren().add(row);
             }
@@ -86,8 +91,7 @@ final class CycleRows extends VBox {
             if (names.length == 2) {
                 out.put(names[0].strip(), names[1].strip());
             } else if (!pair.isBlank()) {
-                throw new IllegalArgumentException("\"" + pair.strip()
-                        + "\" names no two parts: write such as left leg = right leg. Nothing was changed.");
+                throw new IllegalArgumentException(Words.TRACE.of("names-no-two-parts-write", pair.strip()));
             }
         }
         return out;

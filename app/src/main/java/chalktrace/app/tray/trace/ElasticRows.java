@@ -5,6 +5,7 @@ import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.between.SquashAndStretch;
 import java.util.Locale;
 import javafx.geometry.Pos;
@@ -20,7 +21,7 @@ final class ElasticRows extends VBox {
     private final Session session;
     private final NumberField direction = new NumberField("squash-direction", 0, () -> {});
     private final NumberField factor = new NumberField("squash-percent", 130, () -> {});
-    private final CheckBox area = new CheckBox("Keeps its area");
+    private final CheckBox area = new CheckBox(Words.TRACE.of("keeps-its-area"));
     private final ComboBox<SquashAndStretch.Stays> stays = new ComboBox<>();
     private final NumberField delay = new NumberField("follow-delay", 2, () -> {});
     private final NumberField overshoot = new NumberField("follow-overshoot", 40, () -> {});
@@ -41,20 +42,27 @@ final class ElasticRows extends VBox {
         }
         getChildren()
                 .addAll(
-                        row(Rows.quiet("Along"), direction, Rows.quiet("\u00b0 to %"), factor),
+                        row(
+                                Rows.quiet(Words.TRACE.of("along")),
+                                direction,
+                                Rows.quiet(Words.TRACE.of("degrees-to-percent")),
+                                factor),
                         area,
-                        row(Rows.quiet("Stays:"), stays),
-                        Buttons.words("Squash or stretch", "the selection, along that direction", this::squash),
-                        row(Rows.quiet("Late by"), delay, Rows.quiet("frames")),
-                        row(Rows.quiet("Overshoots %"), overshoot),
+                        row(Rows.quiet(Words.TRACE.of("stays")), stays),
+                        Buttons.words(
+                                Words.TRACE.of("squash-or-stretch"),
+                                Words.TRACE.of("the-selection-along-that-direction"),
+                                this::squash),
+                        row(Rows.quiet(Words.TRACE.of("late-by")), delay, Rows.quiet(Words.TRACE.of("frames-lower"))),
+                        row(Rows.quiet(Words.TRACE.of("overshoots")), overshoot),
                         row(
                                 Buttons.words(
-                                        "Follow through",
-                                        "the selected part follows the rest of its level, from the gate on",
+                                        Words.TRACE.of("follow-through"),
+                                        Words.TRACE.of("the-selected-part-follows-the"),
                                         () -> session.picking()
                                                 .followThrough(
                                                         (int) frames.value(), delay.value(), overshoot.value() / 100)),
-                                Rows.quiet("On"),
+                                Rows.quiet(Words.TRACE.of("on")),
                                 frames));
     }
 

@@ -7,6 +7,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Painting;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Tool;
+import chalktrace.app.words.Words;
 import javafx.beans.property.DoubleProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
@@ -26,24 +27,31 @@ final class FillRows extends VBox {
         Painting painting = session.painting();
         NumberField frames = new NumberField("fill-frames", 1, () -> {});
         frames.textProperty().addListener(changed -> painting.spanProperty().set(Math.max(1, (int) frames.value())));
-        CheckBox bounds = new CheckBox("Dark or thin paint counts as line");
+        CheckBox bounds = new CheckBox(Words.TRACE.of("dark-or-thin-paint-counts"));
         bounds.setId("paint-bounds");
         bounds.setFocusTraversable(false);
-        bounds.setTooltip(new Tooltip("For art that is drawn in filled outlines, such as imported drawings."));
+        bounds.setTooltip(new Tooltip(Words.TRACE.of("for-art-that-is-drawn")));
         bounds.selectedProperty().bindBidirectional(painting.paintBoundsProperty());
-        var silhouette =
-                Buttons.words("Paint the silhouette", "all that lies within the outermost lines", painting::silhouette);
+        var silhouette = Buttons.words(
+                Words.TRACE.of("paint-the-silhouette"),
+                Words.TRACE.of("all-that-lies-within-the"),
+                painting::silhouette);
         silhouette.setId("silhouette");
         getChildren()
                 .addAll(
-                        Rows.section("Filling"),
-                        row("gaps up to", number("fill-gap", painting.gapProperty()), "px are closed"),
-                        row("grows", number("fill-grow", painting.growProperty()), "px under the line"),
-                        row("paints", frames, "frames from here"),
+                        Rows.section(Words.TRACE.of("filling")),
+                        row(
+                                Words.TRACE.of("gaps-up-to"),
+                                number("fill-gap", painting.gapProperty()),
+                                Words.TRACE.of("px-are-closed")),
+                        row(
+                                Words.TRACE.of("grows"),
+                                number("fill-grow", painting.growProperty()),
+                                Words.TRACE.of("px-under-the-line")),
+                        row(Words.TRACE.of("paints"), frames, Words.TRACE.of("frames-from-here")),
                         bounds,
                         silhouette,
-                        Rows.hint(
-                                "Paint goes to a level under the current one, onto the drawing that belongs to its lines."));
+                        Rows.hint(Words.TRACE.of("paint-goes-to-a-level")));
         Refresh.on(this, this::show, session.view().toolProperty());
     }
 

@@ -8,6 +8,7 @@ import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.GroupEdits;
 import chalktrace.core.edit.selection.SpanEdits;
 import chalktrace.core.shot.LevelGroup;
@@ -28,7 +29,7 @@ final class GroupSheet extends VBox {
     private final TextField name = new TextField();
     private final Button eye;
     private final Button lock;
-    private final CheckBox retimed = new CheckBox("Holds change together");
+    private final CheckBox retimed = new CheckBox(Words.TRACE.of("holds-change-together"));
     private final ValueSlider opacity;
     private final NumberField right = new NumberField("group-right", 0, () -> {});
     private final NumberField down = new NumberField("group-down", 0, () -> {});
@@ -49,42 +50,44 @@ final class GroupSheet extends VBox {
         HBox.setHgrow(name, Priority.ALWAYS);
         eye = Buttons.icon(
                 Icons.SHOWN,
-                "show or hide this group",
-                () -> change("show or hide a group", g -> g.withVisible(!g.visible())));
+                Words.TRACE.of("show-or-hide-this-group"),
+                () -> change(Words.TRACE.of("show-or-hide-a-group"), g -> g.withVisible(!g.visible())));
         lock = Buttons.icon(
                 Icons.UNLOCKED,
-                "lock or unlock this group",
-                () -> change("lock or unlock a group", g -> g.withLocked(!g.locked())));
+                Words.TRACE.of("lock-or-unlock-this-group"),
+                () -> change(Words.TRACE.of("lock-or-unlock-a-group"), g -> g.withLocked(!g.locked())));
         HBox head = new HBox(
                 2,
                 name,
-                Buttons.icon(Icons.UP, "group to the front by one", () -> reorder(-1)),
-                Buttons.icon(Icons.DOWN, "group to the back by one", () -> reorder(1)),
+                Buttons.icon(Icons.UP, Words.TRACE.of("group-to-the-front-by"), () -> reorder(-1)),
+                Buttons.icon(Icons.DOWN, Words.TRACE.of("group-to-the-back-by"), () -> reorder(1)),
                 eye,
                 lock);
         head.setAlignment(Pos.CENTER_LEFT);
-        opacity = new ValueSlider("Opacity", 0, 100, 0, value -> {
+        opacity = new ValueSlider(Words.TRACE.of("opacity"), 0, 100, 0, value -> {
                     session.document().preview(null);
-                    change("fade a group", g -> g.withOpacity(value / 100));
+                    change(Words.TRACE.of("fade-a-group"), g -> g.withOpacity(value / 100));
                 })
                 .previewing(value -> session.document()
-                        .preview(GroupEdits.change("fade a group", id, g -> g.withOpacity(value / 100))));
+                        .preview(GroupEdits.change(
+                                Words.TRACE.of("fade-a-group"), id, g -> g.withOpacity(value / 100))));
         retimed.setId("group-retimed");
         retimed.setFocusTraversable(false);
-        retimed.setOnAction(event -> change("retime a group together", g -> g.withRetimed(retimed.isSelected())));
+        retimed.setOnAction(
+                event -> change(Words.TRACE.of("retime-a-group-together"), g -> g.withRetimed(retimed.isSelected())));
         HBox move = new HBox(
                 3,
-                Buttons.words("Move", "all that its levels show, by these pixels", this::move),
-                Rows.quiet("Right"),
+                Buttons.words(Words.TRACE.of("move"), Words.TRACE.of("all-that-its-levels-show"), this::move),
+                Rows.quiet(Words.TRACE.of("right")),
                 right,
-                Rows.quiet("down"),
+                Rows.quiet(Words.TRACE.of("down")),
                 down);
         move.setAlignment(Pos.CENTER_LEFT);
         right.setPrefWidth(48);
         right.setMinWidth(48);
         down.setPrefWidth(48);
         down.setMinWidth(48);
-        getChildren().addAll(head, new Fold("This group", false, opacity, retimed, move));
+        getChildren().addAll(head, new Fold(Words.TRACE.of("this-group"), false, opacity, retimed, move));
     }
 
     void show(LevelGroup group) {
@@ -102,7 +105,7 @@ final class GroupSheet extends VBox {
         boolean other = session.shot().groups().stream()
                 .anyMatch(group -> group.id().equals(id) && !group.name().equals(typed));
         if (!typed.isEmpty() && other) {
-            change("rename a group", g -> g.withName(typed));
+            change(Words.TRACE.of("rename-a-group"), g -> g.withName(typed));
         }
     }
 

@@ -7,6 +7,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.GuideEdits;
 import chalktrace.core.guide.Guide;
 import javafx.geometry.Pos;
@@ -24,15 +25,14 @@ final class GuideRows extends VBox {
     GuideRows(Session session) {
         super(6);
         this.session = session;
-        CheckBox shown = new CheckBox("Show guides");
+        CheckBox shown = new CheckBox(Words.TRACE.of("show-guides"));
         shown.setId("guides-shown");
         shown.setFocusTraversable(false);
         shown.selectedProperty().bindBidirectional(session.view().guidesShownProperty());
         getChildren()
                 .addAll(
-                        Rows.section("Guides"),
-                        Rows.hint("Drag their points, or a line itself. They show on all frames and are never"
-                                + " exported."),
+                        Rows.section(Words.TRACE.of("guides")),
+                        Rows.hint(Words.TRACE.of("drag-their-points-or-a")),
                         list,
                         shown);
         Refresh.on(
@@ -51,13 +51,13 @@ final class GuideRows extends VBox {
                     6,
                     new Label(GuideWords.of(guide)),
                     Rows.space(),
-                    Buttons.icon(Icons.REMOVE, "remove this guide", () -> session.document()
+                    Buttons.icon(Icons.REMOVE, Words.TRACE.of("remove-this-guide"), () -> session.document()
                             .apply(GuideEdits.remove(guide.id()))));
             row.setAlignment(Pos.CENTER_LEFT);
             list.getChildren().add(row);
         }
         if (session.shot().guides().isEmpty()) {
-            list.getChildren().add(Rows.quiet("None yet: add one in the ledge."));
+            list.getChildren().add(Rows.quiet(Words.TRACE.of("none-yet-add-one-in")));
         }
     }
 }

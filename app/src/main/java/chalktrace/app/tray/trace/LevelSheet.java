@@ -5,6 +5,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.shot.Level;
 import java.util.Locale;
@@ -31,7 +32,7 @@ final class LevelSheet extends HBox {
     private final TextField name = new TextField();
     private final Button eye;
     private final Button lock;
-    private final ToggleButton alone = Buttons.toggle(Icons.ALONE, "show this level alone");
+    private final ToggleButton alone = Buttons.toggle(Icons.ALONE, Words.TRACE.of("show-this-level-alone"));
     private final Slider opacity = new Slider(0, 100, 100);
     private final Label faded = Rows.quiet("");
 
@@ -43,12 +44,12 @@ final class LevelSheet extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         eye = Buttons.icon(
                 Icons.SHOWN,
-                "show or hide this level",
-                () -> change("show or hide a level", l -> l.withVisible(!l.visible())));
+                Words.TRACE.of("show-or-hide-this-level"),
+                () -> change(Words.TRACE.of("show-or-hide-a-level"), l -> l.withVisible(!l.visible())));
         lock = Buttons.icon(
                 Icons.UNLOCKED,
-                "lock or unlock this level",
-                () -> change("lock or unlock a level", l -> l.withLocked(!l.locked())));
+                Words.TRACE.of("lock-or-unlock-this-level"),
+                () -> change(Words.TRACE.of("lock-or-unlock-a-level"), l -> l.withLocked(!l.locked())));
         name.getStyleClass().add("level-name");
         name.setFocusTraversable(false);
         HBox.setHgrow(name, Priority.ALWAYS);
@@ -78,8 +79,8 @@ final class LevelSheet extends HBox {
     /** How strong the level is: a number where it is faded, and a dial while the pointer is over the row. */
     private StackPane strength() {
         opacity.getStyleClass().add("row-dial");
-        opacity.setAccessibleText("Opacity");
-        opacity.setTooltip(new Tooltip("Opacity of this level"));
+        opacity.setAccessibleText(Words.TRACE.of("opacity"));
+        opacity.setTooltip(new Tooltip(Words.TRACE.of("opacity-of-this-level")));
         opacity.setFocusTraversable(false);
         opacity.visibleProperty().bind(hoverProperty().or(opacity.pressedProperty()));
         faded.visibleProperty()
@@ -90,12 +91,13 @@ final class LevelSheet extends HBox {
         opacity.valueProperty().addListener((property, before, now) -> {
             if (opacity.isPressed()) {
                 session.document()
-                        .preview(LevelEdits.change("fade a level", id, l -> l.withOpacity(now.doubleValue() / 100)));
+                        .preview(LevelEdits.change(
+                                Words.TRACE.of("fade-a-level"), id, l -> l.withOpacity(now.doubleValue() / 100)));
             }
         });
         opacity.setOnMouseReleased(event -> {
             session.document().preview(null);
-            change("fade a level", l -> l.withOpacity(opacity.getValue() / 100));
+            change(Words.TRACE.of("fade-a-level"), l -> l.withOpacity(opacity.getValue() / 100));
         });
         StackPane both = new StackPane(faded, opacity);
         both.setMinWidth(DIAL_WIDTH);
@@ -126,7 +128,7 @@ final class LevelSheet extends HBox {
         String typed = name.getText().strip();
         String before = session.shot().level(id).map(Level::name).orElse("");
         if (!typed.isEmpty() && !typed.equals(before)) {
-            change("rename a level", l -> l.withName(typed));
+            change(Words.TRACE.of("rename-a-level"), l -> l.withName(typed));
         } else {
             name.setText(before);
         }

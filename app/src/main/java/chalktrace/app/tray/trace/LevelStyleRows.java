@@ -5,6 +5,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.GroupEdits;
 import chalktrace.core.edit.LevelEdits;
@@ -31,11 +32,11 @@ final class LevelStyleRows extends VBox {
 
     private final Session session;
     private final ComboBox<LevelStyle.Role> role = new ComboBox<>();
-    private final CheckBox tinted = new CheckBox("In one colour");
+    private final CheckBox tinted = new CheckBox(Words.TRACE.of("in-one-colour"));
     private final ColorPicker tint = new ColorPicker(Color.web("#2A7DA7"));
-    private final CheckBox multiply = new CheckBox("Multiply");
-    private final CheckBox clipped = new CheckBox("Inside level below");
-    private final CheckBox held = new CheckBox("One drawing over the whole shot");
+    private final CheckBox multiply = new CheckBox(Words.TRACE.of("multiply"));
+    private final CheckBox clipped = new CheckBox(Words.TRACE.of("inside-level-below"));
+    private final CheckBox held = new CheckBox(Words.TRACE.of("one-drawing-over-the-whole"));
     private final MenuButton group = new MenuButton();
     private final ValueSlider opacity;
     private boolean showing;
@@ -46,16 +47,20 @@ final class LevelStyleRows extends VBox {
         role.getItems().setAll(LevelStyle.Role.values());
         role.setId("level-role");
         role.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
-        role.setOnAction(event -> change("set what a level is for", style -> style.withRole(role.getValue())));
+        role.setOnAction(
+                event -> change(Words.TRACE.of("set-what-a-level-is"), style -> style.withRole(role.getValue())));
         tinted.setId("level-tinted");
         tinted.setOnAction(event -> setTint());
         tint.setOnAction(event -> setTint());
         multiply.setId("level-multiply");
-        multiply.setOnAction(event -> change("let a level darken", style -> style.withMultiply(multiply.isSelected())));
+        multiply.setOnAction(event ->
+                change(Words.TRACE.of("let-a-level-darken"), style -> style.withMultiply(multiply.isSelected())));
         clipped.setId("level-clipped");
-        clipped.setOnAction(event -> change("clip a level", style -> style.withClipped(clipped.isSelected())));
+        clipped.setOnAction(
+                event -> change(Words.TRACE.of("clip-a-level"), style -> style.withClipped(clipped.isSelected())));
         held.setId("level-held");
-        held.setOnAction(event -> change("hold a background", style -> style.withHeld(held.isSelected())));
+        held.setOnAction(
+                event -> change(Words.TRACE.of("hold-a-background"), style -> style.withHeld(held.isSelected())));
         group.setId("level-group");
         group.setOnShowing(event -> listGroups());
         // A menu button without an entry does not open.
@@ -64,13 +69,13 @@ final class LevelStyleRows extends VBox {
             control.setFocusTraversable(false);
         }
         tint.setPrefWidth(64);
-        HBox kinds = new HBox(8, Rows.quiet("For"), role);
+        HBox kinds = new HBox(8, Rows.quiet(Words.TRACE.of("for")), role);
         kinds.setAlignment(Pos.CENTER_LEFT);
         HBox tints = new HBox(8, tinted, tint);
         tints.setAlignment(Pos.CENTER_LEFT);
-        HBox groups = new HBox(8, Rows.quiet("In group"), group);
+        HBox groups = new HBox(8, Rows.quiet(Words.TRACE.of("in-group")), group);
         groups.setAlignment(Pos.CENTER_LEFT);
-        opacity = new ValueSlider("Opacity", 0, 100, 0, value -> {
+        opacity = new ValueSlider(Words.TRACE.of("opacity"), 0, 100, 0, value -> {
                     session.document().preview(null);
                     session.document().apply(faded(value));
                 })
@@ -92,13 +97,15 @@ final class LevelStyleRows extends VBox {
         });
         group.setText(level.flatMap(l -> session.shot().groupOf(l.id()))
                 .map(LevelGroup::name)
-                .orElse("none"));
+                .orElse(Words.TRACE.of("none")));
         showing = false;
     }
 
     private Edit faded(double percent) {
         return LevelEdits.change(
-                "fade a level", String.valueOf(session.selection().level()), level -> level.withOpacity(percent / 100));
+                Words.TRACE.of("fade-a-level"),
+                String.valueOf(session.selection().level()),
+                level -> level.withOpacity(percent / 100));
     }
 
     private void listGroups() {
@@ -107,11 +114,12 @@ final class LevelStyleRows extends VBox {
         for (LevelGroup one : session.shot().groups()) {
             groupItem(one.name(), () -> GroupEdits.put(level, one.id()));
         }
-        groupItem("a new group", () -> {
+        groupItem(Words.TRACE.of("a-new-group"), () -> {
             String id = session.shot().newId("group");
-            return GroupEdits.make(id, "group " + (session.shot().groups().size() + 1), level);
+            return GroupEdits.make(
+                    id, Words.TRACE.of("group", session.shot().groups().size() + 1), level);
         });
-        groupItem("none", () -> GroupEdits.take(level));
+        groupItem(Words.TRACE.of("none"), () -> GroupEdits.take(level));
     }
 
     private void groupItem(String text, Supplier<Edit> edit) {
@@ -122,7 +130,7 @@ final class LevelStyleRows extends VBox {
 
     private void setTint() {
         change(
-                "tint a level",
+                Words.TRACE.of("tint-a-level"),
                 style -> style.withTint(
                         tinted.isSelected() ? Optional.of(Colors.rgb(tint.getValue())) : Optional.empty()));
     }

@@ -10,6 +10,7 @@ import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.render.OnionSkin;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.ShotSetup;
@@ -42,7 +43,7 @@ final class OnionRows extends VBox {
     private final ValueSlider mix;
     private final ColorPicker earlier = new ColorPicker();
     private final ColorPicker later = new ColorPicker();
-    private final CheckBox outlines = new CheckBox("Thin lines only");
+    private final CheckBox outlines = new CheckBox(Words.TRACE.of("thin-lines-only"));
     private final Label kept = Rows.hint("");
     private final NumberField layX = new NumberField("lay-right", 0, this::lay);
     private final NumberField layY = new NumberField("lay-down", 0, this::lay);
@@ -53,19 +54,19 @@ final class OnionRows extends VBox {
         super(6);
         this.session = session;
         CheckBox on = new CheckBox();
-        on.textProperty().bind(session.keys().words("Onion skin (%s)", Action.ONION_SKIN));
+        on.textProperty().bind(session.keys().words(Words.TRACE.of("onion-skin"), Action.ONION_SKIN));
         on.selectedProperty().bindBidirectional(session.view().onionSkinProperty());
-        CheckBox all = new CheckBox("On all levels");
+        CheckBox all = new CheckBox(Words.TRACE.of("on-all-levels-box"));
         all.selectedProperty().bindBidirectional(session.view().onionAllLevelsProperty());
         step.getItems().setAll(OnionSkin.Step.values());
         step.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
         step.setOnAction(event -> change(skin -> skin.withStep(step.getValue())));
         step.setId("onion-step");
-        strength = new ValueSlider("Strength", 5, 100, 0, v -> fade(v / 100, -1, -1))
+        strength = new ValueSlider(Words.TRACE.of("strength"), 5, 100, 0, v -> fade(v / 100, -1, -1))
                 .previewing(v -> fade(v / 100, -1, -1));
-        falloff = new ValueSlider("The next", 5, 100, 0, v -> fade(-1, v / 100, -1))
+        falloff = new ValueSlider(Words.TRACE.of("the-next"), 5, 100, 0, v -> fade(-1, v / 100, -1))
                 .previewing(v -> fade(-1, v / 100, -1));
-        mix = new ValueSlider("Earlier-later", 0, 100, 0, v -> fade(-1, -1, v / 100))
+        mix = new ValueSlider(Words.TRACE.of("earlier-later"), 0, 100, 0, v -> fade(-1, -1, v / 100))
                 .previewing(v -> fade(-1, -1, v / 100));
         for (ColorPicker picker : List.of(earlier, later)) {
             picker.setPrefWidth(56);
@@ -75,7 +76,8 @@ final class OnionRows extends VBox {
         outlines.setOnAction(event -> change(skin -> skin.withOutlines(outlines.isSelected())));
         layWhich.getItems().setAll(false, true);
         layWhich.setValue(false);
-        layWhich.setConverter(ShownAs.words(isLater -> isLater ? "the later" : "the earlier"));
+        layWhich.setConverter(
+                ShownAs.words(isLater -> isLater ? Words.TRACE.of("the-later") : Words.TRACE.of("the-earlier")));
         layWhich.setOnAction(event -> show());
         for (Control control : List.of(on, all, step, earlier, later, outlines, layWhich)) {
             control.setFocusTraversable(false);
@@ -87,45 +89,56 @@ final class OnionRows extends VBox {
         getChildren()
                 .addAll(
                         on,
-                        row(Rows.quiet("Before"), before, Rows.quiet("after"), after),
+                        row(Rows.quiet(Words.TRACE.of("before")), before, Rows.quiet(Words.TRACE.of("after")), after),
                         new Fold(
-                                "Appearance",
+                                Words.TRACE.of("appearance"),
                                 false,
-                                Rows.hint(
-                                        "Earlier ones are solid, later ones broken lines. Their colours are made darker"
-                                                + " or lighter where the paper would swallow them."),
-                                row(Rows.quiet("Counting"), step),
+                                Rows.hint(Words.TRACE.of("earlier-ones-are-solid-later")),
+                                row(Rows.quiet(Words.TRACE.of("counting")), step),
                                 all,
                                 strength,
                                 falloff,
                                 mix,
-                                row(Rows.quiet("Earlier"), earlier, Rows.quiet("later"), later),
+                                row(
+                                        Rows.quiet(Words.TRACE.of("earlier")),
+                                        earlier,
+                                        Rows.quiet(Words.TRACE.of("later")),
+                                        later),
                                 outlines,
                                 new FlowPane(
                                         8,
                                         2,
                                         Buttons.words(
-                                                "Keep this frame", "it shines through wherever you are", this::keep),
+                                                Words.TRACE.of("keep-this-frame"),
+                                                Words.TRACE.of("it-shines-through-wherever-you"),
+                                                this::keep),
                                         Buttons.words(
-                                                "Clear kept frames",
-                                                "clear kept frames",
+                                                Words.TRACE.of("clear-kept-frames"),
+                                                Words.TRACE.of("clear-kept-frames-tip"),
                                                 () -> change(skin -> skin.withKept(Set.of())))),
                                 kept),
                         new Fold(
-                                "Shift and trace",
+                                Words.TRACE.of("shift-and-trace"),
                                 false,
-                                Rows.hint("Moves and turns the nearest drawing for viewing only, so that far poses lie"
-                                        + " over each other. Nothing of it is changed."),
+                                Rows.hint(Words.TRACE.of("moves-and-turns-the-nearest")),
                                 row(
                                         layWhich,
                                         Buttons.words(
-                                                "Align centres",
-                                                "align the centres of both drawings",
+                                                Words.TRACE.of("align-centres"),
+                                                Words.TRACE.of("align-the-centres-of-both"),
                                                 this::layByMiddles)),
-                                row(Rows.quiet("Right"), layX, Rows.quiet("down"), layY),
-                                row(Rows.quiet("Turn"), layTurn, Buttons.words("Reset", "remove the shift", () -> {
-                                    change(skin -> skin.withLaid(Placement.AS_IS, Placement.AS_IS));
-                                }))));
+                                row(
+                                        Rows.quiet(Words.TRACE.of("right")),
+                                        layX,
+                                        Rows.quiet(Words.TRACE.of("down")),
+                                        layY),
+                                row(
+                                        Rows.quiet(Words.TRACE.of("turn")),
+                                        layTurn,
+                                        Buttons.words(
+                                                Words.TRACE.of("reset"), Words.TRACE.of("remove-the-shift"), () -> {
+                                                    change(skin -> skin.withLaid(Placement.AS_IS, Placement.AS_IS));
+                                                }))));
         Refresh.on(
                 this,
                 this::show,
@@ -147,12 +160,13 @@ final class OnionRows extends VBox {
         ShotSetup setup = session.shot().setup();
         kept.setText(
                 skin.kept().isEmpty()
-                        ? "No frame is kept."
-                        : "Kept: "
-                                + skin.kept().stream()
+                        ? Words.TRACE.of("no-frame-is-kept")
+                        : Words.TRACE.of(
+                                "kept",
+                                skin.kept().stream()
                                         .sorted()
                                         .map(frame -> Integer.toString(setup.number(frame)))
-                                        .collect(Collectors.joining(", ")));
+                                        .collect(Collectors.joining(", "))));
         Placement laid = layWhich.getValue() ? skin.laidLater() : skin.laidEarlier();
         layX.set(laid.x());
         layY.set(laid.y());

@@ -1,6 +1,7 @@
 package chalktrace.app.tray.trace;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.selection.Pick;
 import javafx.geometry.Pos;
 import javafx.scene.control.MenuButton;
@@ -16,14 +17,14 @@ final class PartRows extends VBox {
 
     private final Session session;
     private final TextField name = new TextField();
-    private final MenuButton others = new MenuButton("parts");
+    private final MenuButton others = new MenuButton(Words.TRACE.of("parts"));
 
     PartRows(Session session) {
         super(6);
         this.session = session;
         name.setId("part-name");
         name.getStyleClass().add("part-field");
-        name.setPromptText("Name of the part");
+        name.setPromptText(Words.TRACE.of("name-of-the-part"));
         name.setFocusTraversable(false);
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setOnAction(event -> {
@@ -31,7 +32,7 @@ final class PartRows extends VBox {
             getParent().requestFocus();
         });
         others.setId("pick-part");
-        others.setTooltip(new Tooltip("select a named part of this level"));
+        others.setTooltip(new Tooltip(Words.TRACE.of("select-a-named-part-of")));
         others.setMinWidth(USE_PREF_SIZE);
         others.getStyleClass().add("small-menu");
         others.setFocusTraversable(false);
@@ -58,7 +59,7 @@ final class PartRows extends VBox {
             others.getItems().add(item);
         }
         if (others.getItems().isEmpty()) {
-            MenuItem none = new MenuItem("No part of this level is named");
+            MenuItem none = new MenuItem(Words.TRACE.of("no-part-of-this-level"));
             none.setDisable(true);
             others.getItems().add(none);
         }

@@ -7,6 +7,7 @@ import chalktrace.app.controls.ShownAs;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.PenButtons;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import java.util.Arrays;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -30,8 +31,8 @@ final class PenRows extends VBox {
         Label status = Rows.hint("");
         status.setId("pen-status");
         status.textProperty().bind(session.pen().statusProperty());
-        CheckBox shape = new CheckBox("A circle stays a circle");
-        shape.setTooltip(new Tooltip("Uses as much of the tablet as has the screen's shape; else all of it."));
+        CheckBox shape = new CheckBox(Words.TRACE.of("a-circle-stays-a-circle"));
+        shape.setTooltip(new Tooltip(Words.TRACE.of("uses-as-much-of-the")));
         shape.setFocusTraversable(false);
         shape.selectedProperty().bindBidirectional(session.pen().keepsShapeProperty());
         getChildren().addAll(status, says, shape);
@@ -49,13 +50,14 @@ final class PenRows extends VBox {
         choice.getItems().add(Optional.empty());
         Arrays.stream(Action.values()).map(Optional::of).forEach(choice.getItems()::add);
         choice.setConverter(ShownAs.words(
-                action -> action.map(one -> Sentence.of(one.use())).orElse("Nothing")));
+                action -> action.map(one -> Sentence.of(one.use())).orElse(Words.TRACE.of("nothing"))));
         choice.setValue(PenButtons.action(session.preferences(), number));
         choice.setOnAction(event -> session.preferences()
                 .setPenButton(number, choice.getValue().map(Action::name).orElse("")));
         choice.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(choice, Priority.ALWAYS);
-        HBox row = new HBox(8, Rows.quiet(number == 0 ? "Lower button" : "Upper button"), choice);
+        HBox row = new HBox(
+                8, Rows.quiet(number == 0 ? Words.TRACE.of("lower-button") : Words.TRACE.of("upper-button")), choice);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }

@@ -10,6 +10,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.selection.Pick;
 import java.util.EnumMap;
 import java.util.Locale;
@@ -44,35 +45,49 @@ final class PickRows extends VBox {
         FlowPane buttons = new FlowPane(
                 4,
                 4,
-                Buttons.icon(Icons.MIRROR, "turn over, left to right", () -> picking.mirror(true)),
-                Buttons.icon(Icons.TURN_OVER, "turn over, top to bottom", () -> picking.mirror(false)),
-                Buttons.words("To the front", "in front of the drawing's other strokes", () -> picking.reorder(true)),
-                Buttons.words("Behind", "behind the drawing's other strokes", () -> picking.reorder(false)),
-                Buttons.words("Use current chalk", "redraw the selection with the current chalk", picking::rechalk),
-                Buttons.words("Duplicate", "duplicate in its place (Ctrl+D)", picking::duplicate));
-        Node apply = Buttons.words("Apply", "move, scale and turn by these", this::apply);
+                Buttons.icon(Icons.MIRROR, Words.TRACE.of("turn-over-left-to-right"), () -> picking.mirror(true)),
+                Buttons.icon(Icons.TURN_OVER, Words.TRACE.of("turn-over-top-to-bottom"), () -> picking.mirror(false)),
+                Buttons.words(
+                        Words.TRACE.of("to-the-front"),
+                        Words.TRACE.of("in-front-of-the-drawings"),
+                        () -> picking.reorder(true)),
+                Buttons.words(
+                        Words.TRACE.of("behind"),
+                        Words.TRACE.of("behind-the-drawings-other-strokes"),
+                        () -> picking.reorder(false)),
+                Buttons.words(
+                        Words.TRACE.of("use-current-chalk"),
+                        Words.TRACE.of("redraw-the-selection-with-the"),
+                        picking::rechalk),
+                Buttons.words(
+                        Words.TRACE.of("duplicate"),
+                        Words.TRACE.of("duplicate-in-its-place-ctrl"),
+                        picking::duplicate));
+        Node apply = Buttons.words(Words.TRACE.of("apply"), Words.TRACE.of("move-scale-and-turn-by"), this::apply);
         apply.setId("pick-apply");
         Node each = Buttons.words(
-                "Each part", "scale each part about its own centre", () -> picking.scaleEach(percent.value()));
+                Words.TRACE.of("each-part"),
+                Words.TRACE.of("scale-each-part-about-its"),
+                () -> picking.scaleEach(percent.value()));
         getChildren()
                 .addAll(
-                        Rows.section("Selection"),
+                        Rows.section(Words.TRACE.of("selection")),
                         count,
-                        row(Rows.quiet("Right"), right, Rows.quiet("down"), down),
-                        row(Rows.quiet("Size %"), percent, Rows.quiet("Turn"), degrees),
+                        row(Rows.quiet(Words.TRACE.of("right")), right, Rows.quiet(Words.TRACE.of("down")), down),
+                        row(Rows.quiet(Words.TRACE.of("size")), percent, Rows.quiet(Words.TRACE.of("turn")), degrees),
                         row(apply, each),
                         buttons,
                         handling(),
                         parts,
-                        new Fold("On many frames", false, new SpanRows(session)),
-                        new Fold("Squash, stretch, follow", false, new ElasticRows(session)),
+                        new Fold(Words.TRACE.of("on-many-frames"), false, new SpanRows(session)),
+                        new Fold(Words.TRACE.of("squash-stretch-follow"), false, new ElasticRows(session)),
                         row(
                                 Buttons.words(
-                                        "Paste on",
-                                        "paste on these frames as linked copies",
+                                        Words.TRACE.of("paste-on"),
+                                        Words.TRACE.of("paste-on-these-frames-as"),
                                         () -> picking.pasteOnSpan((int) span.value())),
                                 span,
-                                Rows.quiet("frames, linked")));
+                                Rows.quiet(Words.TRACE.of("frames-linked"))));
         Refresh.on(
                 this,
                 this::show,
@@ -89,18 +104,21 @@ final class PickRows extends VBox {
         parts.show(pick);
         count.setText(
                 pick == null
-                        ? "Nothing. Draw a loop round strokes, or touch one; with Shift, more."
-                        : counted(pick.strokes().size(), "stroke") + ", "
-                                + counted(pick.fills().size(), "painted area")
+                        ? Words.TRACE.of("nothing-draw-a-loop-round")
+                        : Words.TRACE.count("picked-strokes", pick.strokes().size()) + ", "
+                                + Words.TRACE.count("picked-areas", pick.fills().size())
                                 + (pick.pictures().isEmpty()
                                         ? ""
-                                        : ", " + counted(pick.pictures().size(), "picture"))
+                                        : ", "
+                                                + Words.TRACE.count(
+                                                        "picked-pictures",
+                                                        pick.pictures().size()))
                                 + others());
     }
 
     private String others() {
         int more = session.selection().alsoPickedProperty().get().size();
-        return more == 0 ? "" : ", and on " + counted(more, "other level");
+        return more == 0 ? "" : Words.TRACE.count("and-on-levels", more);
     }
 
     /** How what is picked is taken hold of on the board. */
@@ -110,12 +128,10 @@ final class PickRows extends VBox {
         box.setMaxHeight(26);
         ToggleGroup group = new ToggleGroup();
         Map<View.Handling, String> uses = new EnumMap<>(Map.of(
-                View.Handling.WHOLE, "move, scale, turn and skew it",
-                View.Handling.CORNERS, "drag its four corners freely",
-                View.Handling.GRID, "bend it by a grid",
-                View.Handling.POINTS,
-                        "points and handles of one stroke: drag them; double-click the line for another, Ctrl+click"
-                                + " takes one out"));
+                View.Handling.WHOLE, Words.TRACE.of("move-scale-turn-and-skew"),
+                View.Handling.CORNERS, Words.TRACE.of("drag-its-four-corners-freely"),
+                View.Handling.GRID, Words.TRACE.of("bend-it-by-a-grid"),
+                View.Handling.POINTS, Words.TRACE.of("points-and-handles-of-one")));
         uses.forEach((handling, use) -> {
             ToggleButton one = Buttons.toggle(handling.name().toLowerCase(Locale.ROOT), use);
             one.setId("handling-" + handling.name().toLowerCase(Locale.ROOT));
@@ -132,13 +148,9 @@ final class PickRows extends VBox {
         return box;
     }
 
-    private static String counted(int count, String what) {
-        return count + " " + what + (count == 1 ? "" : "s");
-    }
-
     private void apply() {
         if (!(percent.value() > 0)) {
-            session.notices().problem("A size is above 0 %: nothing was changed.");
+            session.notices().problem(Words.TRACE.of("a-size-is-above-0"));
             return;
         }
         session.picking().change(right.value(), down.value(), percent.value(), degrees.value());

@@ -1,6 +1,7 @@
 package chalktrace.app.tray.trace;
 
 import chalktrace.app.controls.Rows;
+import chalktrace.app.words.Words;
 import chalktrace.core.stroke.PressureCurve;
 import java.util.function.Consumer;
 import javafx.scene.Cursor;
@@ -56,7 +57,7 @@ final class PressureGraph extends VBox {
             });
         }
         field.getChildren().addAll(line, stems[0], stems[1], handles[0], handles[1]);
-        getChildren().addAll(Rows.hint("Across: the pen's pressure. Up: what counts of it."), field);
+        getChildren().addAll(Rows.hint(Words.TRACE.of("across-the-pens-pressure-up")), field);
         place();
     }
 

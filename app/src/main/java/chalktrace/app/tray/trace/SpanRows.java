@@ -6,6 +6,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.selection.Ease;
 import chalktrace.core.edit.selection.SpanMove;
 import chalktrace.core.shot.ShotSetup;
@@ -35,7 +36,7 @@ final class SpanRows extends VBox {
     private final NumberField degrees = new NumberField("span-degrees", 0, () -> {});
     private final NumberField opacity = new NumberField("span-opacity", 100, () -> {});
     private final ComboBox<Ease> ease = new ComboBox<>();
-    private final CheckBox showings = new CheckBox("Place the showings only");
+    private final CheckBox showings = new CheckBox(Words.TRACE.of("place-the-showings-only"));
     private final TreeMap<Integer, SpanMove.Key> keys = new TreeMap<>();
     private final Label keyWords = Rows.hint("");
 
@@ -46,33 +47,37 @@ final class SpanRows extends VBox {
         ease.setValue(Ease.SLOW_OUT_AND_IN);
         ease.setFocusTraversable(false);
         ease.setConverter(ShownAs.words(value -> switch (value) {
-            case EVEN -> "evenly";
-            case SLOW_OUT -> "slow out";
-            case SLOW_IN -> "slow in";
-            case SLOW_OUT_AND_IN -> "slow out and in";
+            case EVEN -> Words.TRACE.of("evenly");
+            case SLOW_OUT -> Words.TRACE.of("slow-out");
+            case SLOW_IN -> Words.TRACE.of("slow-in");
+            case SLOW_OUT_AND_IN -> Words.TRACE.of("slow-out-and-in");
         }));
         showings.setId("span-showings");
         showings.setFocusTraversable(false);
-        showings.setTooltip(
-                new Tooltip("One drawing linked to many frames stays one drawing and is placed on each by itself."));
-        Node key = Buttons.words("Key here", "these numbers on the frame at the gate", this::keyHere);
+        showings.setTooltip(new Tooltip(Words.TRACE.of("one-drawing-linked-to-many")));
+        Node key =
+                Buttons.words(Words.TRACE.of("key-here"), Words.TRACE.of("these-numbers-on-the-frame"), this::keyHere);
         key.setId("span-key");
-        Node apply = Buttons.words("Apply", "to the frames from the gate on", this::apply);
+        Node apply = Buttons.words(Words.TRACE.of("apply"), Words.TRACE.of("to-the-frames-from-the"), this::apply);
         apply.setId("span-apply");
-        Node none = Buttons.words("No keys", "forget the keys: the same on each frame", () -> {
+        Node none = Buttons.words(Words.TRACE.of("no-keys"), Words.TRACE.of("forget-the-keys-the-same"), () -> {
             keys.clear();
             showKeys();
         });
         getChildren()
                 .addAll(
-                        row(Rows.quiet("Right"), right, Rows.quiet("down"), down),
-                        row(Rows.quiet("Size %"), percent, Rows.quiet("Turn"), degrees),
-                        row(Rows.quiet("Opacity %"), opacity),
+                        row(Rows.quiet(Words.TRACE.of("right")), right, Rows.quiet(Words.TRACE.of("down")), down),
+                        row(Rows.quiet(Words.TRACE.of("size")), percent, Rows.quiet(Words.TRACE.of("turn")), degrees),
+                        row(Rows.quiet(Words.TRACE.of("opacity-percent")), opacity),
                         row(key, none),
-                        row(Rows.quiet("Between keys"), ease),
+                        row(Rows.quiet(Words.TRACE.of("between-keys")), ease),
                         keyWords,
                         showings,
-                        row(apply, Rows.quiet("On"), frames, Rows.quiet("frames")));
+                        row(
+                                apply,
+                                Rows.quiet(Words.TRACE.of("on")),
+                                frames,
+                                Rows.quiet(Words.TRACE.of("frames-lower"))));
         for (NumberField field : new NumberField[] {right, down, percent, degrees, opacity, frames}) {
             field.setPrefWidth(60);
             field.setMinWidth(60);
@@ -115,12 +120,12 @@ final class SpanRows extends VBox {
         ShotSetup setup = session.shot().setup();
         keyWords.setText(
                 keys.isEmpty()
-                        ? "No keys: the same on each frame."
-                        : "Keys on frames "
-                                + keys.keySet().stream()
+                        ? Words.TRACE.of("no-keys-the-same-on")
+                        : Words.TRACE.of(
+                                "keys-on-frames-eased-between",
+                                keys.keySet().stream()
                                         .map(frame -> Integer.toString(setup.number(frame)))
-                                        .collect(Collectors.joining(", "))
-                                + ", eased between.");
+                                        .collect(Collectors.joining(", "))));
         keyWords.setText(keyWords.getText() + session.picking().reachWords((int) frames.value()));
     }
 

@@ -8,6 +8,7 @@ import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.session.View;
+import chalktrace.app.words.Words;
 import chalktrace.core.check.ExposureChecks;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.timing.MarkEdits;
@@ -52,9 +53,9 @@ final class TimingRows extends VBox {
         Timing timing = session.timing();
         count.setPrefWidth(48);
         count.setMinWidth(48);
-        CheckBox sound = new CheckBox("Words, cues, sounds");
+        CheckBox sound = new CheckBox(Words.TRACE.of("words-cues-sounds"));
         sound.selectedProperty().bindBidirectional(timing.soundAlongProperty());
-        CheckBox footage = new CheckBox("References");
+        CheckBox footage = new CheckBox(Words.TRACE.of("references"));
         footage.selectedProperty().bindBidirectional(timing.footageAlongProperty());
         only.getItems().setAll(View.Only.values());
         only.setValue(View.Only.ALL);
@@ -62,12 +63,12 @@ final class TimingRows extends VBox {
         only.setFocusTraversable(false);
         only.setConverter(ShownAs.names());
         only.valueProperty().bindBidirectional(session.view().onlyProperty());
-        CheckBox runs = new CheckBox("Footage runs on meanwhile");
+        CheckBox runs = new CheckBox(Words.TRACE.of("footage-runs-on-meanwhile"));
         runs.selectedProperty().bindBidirectional(session.view().footageRunsProperty());
         runs.setFocusTraversable(false);
-        written(note, "frame-note", "note for this frame", MarkEdits::note);
-        written(camera, "camera-note", "what the camera does at this frame", MarkEdits::camera);
-        CheckBox follow = new CheckBox("Stretch references along");
+        written(note, "frame-note", Words.TRACE.of("note-for-this-frame"), MarkEdits::note);
+        written(camera, "camera-note", Words.TRACE.of("what-the-camera-does-at"), MarkEdits::camera);
+        CheckBox follow = new CheckBox(Words.TRACE.of("stretch-references-along"));
         follow.setId("references-follow");
         follow.setFocusTraversable(false);
         follow.selectedProperty().bindBidirectional(timing.referencesFollowProperty());
@@ -75,121 +76,124 @@ final class TimingRows extends VBox {
         footage.setFocusTraversable(false);
         getChildren()
                 .addAll(
-                        row(Rows.quiet("Show"), only),
+                        row(Rows.quiet(Words.TRACE.of("show")), only),
                         runs,
                         note,
                         camera,
                         row(Buttons.words(
-                                "Mark on this level",
-                                "key, breakdown, in-between, none, for the current level",
+                                Words.TRACE.of("mark-on-this-level"),
+                                Words.TRACE.of("key-breakdown-in-between-none"),
                                 () -> session.document()
                                         .apply(MarkEdits.turn(
                                                 session.transport().frame(),
                                                 Optional.ofNullable(
                                                         session.selection().level()))))),
                         where,
-                        row(Rows.quiet("n"), count, Rows.quiet("frames or times")),
+                        row(Rows.quiet(Words.TRACE.of("n")), count, Rows.quiet(Words.TRACE.of("frames-or-times"))),
                         flow(
                                 words(
-                                        "Reverse",
-                                        "reverse the order of the span",
+                                        Words.TRACE.of("reverse"),
+                                        Words.TRACE.of("reverse-the-order-of-the"),
                                         s -> TimingEdits.reverse(s.levels(), s.frames())),
                                 words(
-                                        "To and fro",
-                                        "there and back",
+                                        Words.TRACE.of("to-and-fro"),
+                                        Words.TRACE.of("there-and-back"),
                                         s -> TimingEdits.toAndFro(s.levels(), s.frames())),
                                 named(
                                         "repeat",
                                         Buttons.words(
-                                                "Repeat n times",
-                                                "repeat the span as linked copies",
+                                                Words.TRACE.of("repeat-n-times"),
+                                                Words.TRACE.of("repeat-the-span-as-linked"),
                                                 () -> timing.repeat(n()))),
                                 words(
-                                        "Hold n each",
-                                        "hold each drawing for n frames",
+                                        Words.TRACE.of("hold-n-each"),
+                                        Words.TRACE.of("hold-each-drawing-for-n"),
                                         s -> TimingEdits.each(s.levels(), s.frames(), n())),
                                 words(
-                                        "Keep every n",
-                                        "keep what shows on every n-th frame, held",
+                                        Words.TRACE.of("keep-every-n"),
+                                        Words.TRACE.of("keep-what-shows-on-every"),
                                         s -> TimingEdits.onEvery(s.levels(), s.frames(), n())),
                                 words(
-                                        "Stretch span to n",
-                                        "make the span n frames long",
+                                        Words.TRACE.of("stretch-span-to-n"),
+                                        Words.TRACE.of("make-the-span-n-frames"),
                                         s -> TimingEdits.stretch(s.levels(), s.frames(), n())),
                                 words(
-                                        "Later by n",
-                                        "shift; with a negative number earlier",
+                                        Words.TRACE.of("later-by-n"),
+                                        Words.TRACE.of("shift-with-a-negative-number"),
                                         s -> TimingEdits.shift(s.levels(), s.frames(), n())),
                                 words(
-                                        "Blanks on every n",
-                                        "on every n-th free frame",
+                                        Words.TRACE.of("blanks-on-every-n"),
+                                        Words.TRACE.of("on-every-n-th-free"),
                                         s -> TimingEdits.blanks(s.levels(), s.frames(), n())),
                                 words(
-                                        "New drawings on every n",
-                                        "on every n-th free frame",
+                                        Words.TRACE.of("new-drawings-on-every-n"),
+                                        Words.TRACE.of("on-every-n-th-free"),
                                         s -> TimingEdits.drawings(s.levels(), s.frames(), n())),
                                 words(
-                                        "Linked copy",
-                                        "link the span again at the gate",
+                                        Words.TRACE.of("linked-copy"),
+                                        Words.TRACE.of("link-the-span-again-at"),
                                         s -> TimingEdits.copyTied(
                                                 s.levels(),
                                                 s.frames(),
                                                 session.transport().frame())),
                                 words(
-                                        "Own copy",
-                                        "copy the span to the gate with its own drawings",
+                                        Words.TRACE.of("own-copy"),
+                                        Words.TRACE.of("copy-the-span-to-the"),
                                         s -> TimingEdits.copyOwn(
                                                 s.levels(),
                                                 s.frames(),
                                                 session.transport().frame())),
                                 words(
-                                        "Unlink",
-                                        "give the exposure at the gate its own drawing",
+                                        Words.TRACE.of("unlink"),
+                                        Words.TRACE.of("give-the-exposure-at-the"),
                                         s -> TimingEdits.cutTie(
                                                 String.valueOf(
                                                         session.selection().level()),
                                                 session.transport().frame())),
                                 words(
-                                        "Remove span",
-                                        "remove these frames on these levels; what follows moves",
+                                        Words.TRACE.of("remove-span"),
+                                        Words.TRACE.of("remove-these-frames-on-these"),
                                         s -> TimingEdits.removeFrames(s.levels(), s.frames())),
                                 words(
-                                        "Insert n frames",
-                                        "before the span on these levels",
+                                        Words.TRACE.of("insert-n-frames"),
+                                        Words.TRACE.of("before-the-span-on-these"),
                                         s -> TimingEdits.insertFrames(
                                                 s.levels(), s.frames().start(), n())),
                                 named(
                                         "swap",
                                         Buttons.words(
-                                                "Swap with the next level",
-                                                "what the current level and the one behind it show, drawings and all",
+                                                Words.TRACE.of("swap-with-the-next-level"),
+                                                Words.TRACE.of("what-the-current-level-and"),
                                                 this::swap)),
                                 words(
-                                        "Delete unused drawings",
-                                        "delete drawings that no frame shows",
+                                        Words.TRACE.of("delete-unused-drawings"),
+                                        Words.TRACE.of("delete-drawings-that-no-frame"),
                                         s -> TimingEdits.removeUnused(s.levels()))),
-                        Rows.quiet("The whole shot, with"),
+                        Rows.quiet(Words.TRACE.of("the-whole-shot-with")),
                         sound,
                         footage,
                         flow(
                                 Buttons.words(
-                                        "Insert n frames (shot)",
-                                        "before the span, on all levels",
+                                        Words.TRACE.of("insert-n-frames-shot"),
+                                        Words.TRACE.of("before-the-span-on-all"),
                                         () -> timing.insertInShot(n())),
-                                Buttons.words("Remove span (shot)", "on all levels", timing::removeFromShot)),
-                        Rows.quiet("Marks on every n frames"),
+                                Buttons.words(
+                                        Words.TRACE.of("remove-span-shot"),
+                                        Words.TRACE.of("on-all-levels"),
+                                        timing::removeFromShot)),
+                        Rows.quiet(Words.TRACE.of("marks-on-every-n-frames")),
                         proposal,
                         follow,
                         flow(
                                 named(
                                         "onto-twos",
                                         Buttons.words(
-                                                "Move marks",
-                                                "with the drawings between them",
+                                                Words.TRACE.of("move-marks"),
+                                                Words.TRACE.of("with-the-drawings-between-them"),
                                                 () -> timing.moveOnto(n()))),
                                 Buttons.words(
-                                        "Create missing",
-                                        "empty drawings on every n-th free frame",
+                                        Words.TRACE.of("create-missing"),
+                                        Words.TRACE.of("empty-drawings-on-every-n"),
                                         () -> timing.makeMissing(n()))));
         Refresh.on(
                 this,
@@ -207,11 +211,12 @@ final class TimingRows extends VBox {
         String names = span.levels().stream()
                 .map(id -> session.shot().level(id).map(Level::name).orElse(id))
                 .collect(Collectors.joining(", "));
-        where.setText("Frames " + setup.number(span.frames().start()) + " to "
-                + setup.number(span.frames().last()) + " of " + names
-                + (session.timing().spanProperty().get() == null
-                        ? ". Drag over a level's lane with Shift to choose a span."
-                        : "."));
+        where.setText(Words.TRACE.of(
+                "frames-to-of",
+                setup.number(span.frames().start()),
+                setup.number(span.frames().last()),
+                names,
+                session.timing().spanProperty().get() == null ? Words.TRACE.of("drag-over-a-levels-lane") : "."));
         showWritten(note, Mark.Kind.NOTE);
         showWritten(camera, Mark.Kind.CAMERA);
         showFindings();
@@ -245,7 +250,7 @@ final class TimingRows extends VBox {
         if (here >= 0 && here + 1 < ids.size()) {
             session.document().apply(TimingEdits.swap(ids.get(here), ids.get(here + 1)));
         } else {
-            session.notices().problem("There is no level behind the current one to swap with.");
+            session.notices().problem(Words.TRACE.of("there-is-no-level-behind"));
         }
     }
 
@@ -253,7 +258,7 @@ final class TimingRows extends VBox {
         findings.getChildren().clear();
         List<ExposureChecks.Finding> all = session.timing().findingsProperty().get();
         if (!all.isEmpty()) {
-            findings.getChildren().add(Rows.quiet("Possible mistakes"));
+            findings.getChildren().add(Rows.quiet(Words.TRACE.of("possible-mistakes")));
         }
         all.stream().limit(MOST_FINDINGS).forEach(finding -> {
             Label words = new Label(session.timing().words(finding));
@@ -261,7 +266,7 @@ final class TimingRows extends VBox {
             findings.getChildren().add(Rows.row(() -> session.transport().go(finding.frame()), words));
         });
         if (all.size() > MOST_FINDINGS) {
-            findings.getChildren().add(Rows.quiet("and " + (all.size() - MOST_FINDINGS) + " more"));
+            findings.getChildren().add(Rows.quiet(Words.TRACE.of("and-more-frames", all.size() - MOST_FINDINGS)));
         }
     }
 

@@ -7,6 +7,7 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelGroup;
@@ -38,12 +39,12 @@ public final class TraceTray extends VBox {
         getStyleClass().add("content");
         HBox levelsHead = new HBox(
                 2,
-                Rows.section("Levels"),
+                Rows.section(Words.TRACE.of("levels")),
                 Rows.space(),
-                Buttons.icon(Icons.ADD, "new level in front of the current one", this::addLevel),
-                Buttons.icon(Icons.UP, "current level to the front by one", () -> reorder(-1)),
-                Buttons.icon(Icons.DOWN, "current level to the back by one", () -> reorder(1)),
-                Buttons.icon(Icons.REMOVE, "remove the current level", () -> session.document()
+                Buttons.icon(Icons.ADD, Words.TRACE.of("new-level-in-front-of"), this::addLevel),
+                Buttons.icon(Icons.UP, Words.TRACE.of("current-level-to-the-front"), () -> reorder(-1)),
+                Buttons.icon(Icons.DOWN, Words.TRACE.of("current-level-to-the-back"), () -> reorder(1)),
+                Buttons.icon(Icons.REMOVE, Words.TRACE.of("remove-the-current-level"), () -> session.document()
                         .apply(LevelEdits.remove(session.selection().level()))));
         levelsHead.setAlignment(Pos.BOTTOM_LEFT);
         getChildren()
@@ -55,27 +56,26 @@ public final class TraceTray extends VBox {
                         new GuideRows(session),
                         new OnionRows(session),
                         new UnderlayRow(session),
-                        Rows.section("Current chalk"),
+                        Rows.section(Words.TRACE.of("current-chalk")),
                         chalk,
-                        new Fold("The current level", false, style),
-                        new Fold("Timing", false, new TimingRows(session)),
-                        new Fold("Cycles", false, new CycleRows(session)),
-                        new Fold("In-betweens", false, new BetweenRows(session)),
-                        new Fold("The pen", false, new PenRows(session)),
+                        new Fold(Words.TRACE.of("the-current-level"), false, style),
+                        new Fold(Words.TRACE.of("timing"), false, new TimingRows(session)),
+                        new Fold(Words.TRACE.of("cycles"), false, new CycleRows(session)),
+                        new Fold(Words.TRACE.of("in-betweens"), false, new BetweenRows(session)),
+                        new Fold(Words.TRACE.of("the-pen"), false, new PenRows(session)),
                         new Fold(
-                                "Import and export drawing",
+                                Words.TRACE.of("import-and-export-drawing"),
                                 false,
-                                Rows.hint("What is copied and pasted goes through the clipboard as SVG; a picture"
-                                        + " on the clipboard, or a dropped SVG, goes onto the drawing at the gate."),
+                                Rows.hint(Words.TRACE.of("what-is-copied-and-pasted")),
                                 new HBox(
                                         6,
                                         Buttons.words(
-                                                "Import\u2026",
-                                                "an SVG drawing or a PNG picture, onto the drawing at the gate",
+                                                Words.TRACE.of("import"),
+                                                Words.TRACE.of("an-svg-drawing-or-a"),
                                                 () -> files.openDrawing().ifPresent(session.drawingExchange()::takeIn)),
                                         Buttons.words(
-                                                "Save as SVG\u2026",
-                                                "the selection, or else the drawing at the gate",
+                                                Words.TRACE.of("save-as-svg"),
+                                                Words.TRACE.of("the-selection-or-else-the"),
                                                 () -> files.saveDrawing("drawing.svg")
                                                         .ifPresent(session.drawingExchange()::save)))));
         Refresh.on(
@@ -119,7 +119,7 @@ public final class TraceTray extends VBox {
         session.document()
                 .apply(LevelEdits.add(
                         id,
-                        "level " + (session.shot().levels().size() + 1),
+                        Words.TRACE.of("level", session.shot().levels().size() + 1),
                         String.valueOf(session.selection().level())));
         session.selection().levelProperty().set(id);
     }

@@ -4,6 +4,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;
@@ -20,7 +21,7 @@ final class UnderlayRow extends VBox {
 
     UnderlayRow(Session session) {
         this.session = session;
-        opacity = new ValueSlider("Footage", 0, 100, 0, value -> {
+        opacity = new ValueSlider(Words.TRACE.of("footage"), 0, 100, 0, value -> {
                     session.document().preview(null);
                     faded(value).ifPresent(session.document()::apply);
                 })
@@ -36,14 +37,14 @@ final class UnderlayRow extends VBox {
         Rows.show(opacity, footage.isPresent());
         footage.ifPresent(one -> {
             opacity.show(one.placement().opacity() * 100);
-            which.setText("Opacity of " + one.name());
+            which.setText(Words.TRACE.of("opacity-of", one.name()));
         });
     }
 
     private Optional<Edit> faded(double percent) {
         return underlay()
                 .map(footage -> ReferenceEdits.change(
-                        "fade footage",
+                        Words.TRACE.of("fade-footage"),
                         footage.id(),
                         one -> one.withPlacement(one.placement().withOpacity(percent / 100))));
     }

@@ -10,6 +10,7 @@ import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.check.SyncReport;
 import chalktrace.core.edit.timing.CueEdits;
 import chalktrace.core.shot.Cue;
@@ -52,19 +53,23 @@ final class CueRows extends VBox {
     CueRows(Session session, Runnable typeCue) {
         super(6);
         this.session = session;
-        strength = new ValueSlider("Stronger than", 0, 100, 0, v -> show()).previewing(v -> show());
+        strength = new ValueSlider(Words.VOICE.of("stronger-than"), 0, 100, 0, v -> show()).previewing(v -> show());
         strength.show(25);
-        ValueSlider grouping = new ValueSlider("Fine - coarse", 0, 100, 0, v -> session.cueing()
+        ValueSlider grouping = new ValueSlider(Words.VOICE.of("fine-coarse"), 0, 100, 0, v -> session.cueing()
                         .groupingProperty()
                         .set(v / 100))
                 .previewing(v -> session.cueing().groupingProperty().set(v / 100));
         grouping.show(100 * session.cueing().groupingProperty().get());
-        Node find = Buttons.words("Find onsets", "steps, hits, clinks in the chosen sound", session.cueing()::findCues);
+        Node find = Buttons.words(
+                Words.VOICE.of("find-onsets-button"),
+                Words.VOICE.of("steps-hits-clinks-in-the"),
+                session.cueing()::findCues);
         find.setId("find-cues");
-        Button cueHere = Buttons.words("", "where the picture must meet a sound", typeCue);
-        cueHere.textProperty().bind(session.keys().words("cue at the gate (%s)", Action.CUE));
-        Node keep = Buttons.words("Keep as cues", "keep the stronger ones as cues", () -> session.cueing()
-                .keep(stronger(), Cue.Kind.OTHER));
+        Button cueHere = Buttons.words("", Words.VOICE.of("where-the-picture-must-meet"), typeCue);
+        cueHere.textProperty().bind(session.keys().words(Words.VOICE.of("cue-at-the-gate"), Action.CUE));
+        Node keep = Buttons.words(
+                Words.VOICE.of("keep-as-cues"), Words.VOICE.of("keep-the-stronger-ones-as"), () -> session.cueing()
+                        .keep(stronger(), Cue.Kind.OTHER));
         keep.setId("keep-cues");
         found.getChildren()
                 .addAll(
@@ -76,21 +81,29 @@ final class CueRows extends VBox {
                                 4,
                                 keep,
                                 Buttons.words(
-                                        "Discard all", "discard all found onsets", session.cueing()::dropCandidates)));
+                                        Words.VOICE.of("discard-all"),
+                                        Words.VOICE.of("discard-all-found-onsets"),
+                                        session.cueing()::dropCandidates)));
         chosenRows();
         getChildren()
                 .addAll(
-                        Rows.section("Cues and sync"),
+                        Rows.section(Words.VOICE.of("cues-and-sync")),
                         list,
                         chosen,
                         new FlowPane(4, 4, cueHere, find),
                         found,
                         new Fold(
-                                "Beat of music",
+                                Words.VOICE.of("beat-of-music"),
                                 false,
-                                Buttons.words("Find beat", "of the chosen sound", session.cueing()::findTempo),
+                                Buttons.words(
+                                        Words.VOICE.of("find-beat-button"),
+                                        Words.VOICE.of("of-the-chosen-sound"),
+                                        session.cueing()::findTempo),
                                 tempoWords,
-                                Buttons.words("Cues on the beats", "from the first to the shot's end", this::beats)));
+                                Buttons.words(
+                                        Words.VOICE.of("cues-on-the-beats"),
+                                        Words.VOICE.of("from-the-first-to-the"),
+                                        this::beats)));
         Refresh.on(
                 this,
                 this::show,
@@ -103,35 +116,42 @@ final class CueRows extends VBox {
     private void chosenRows() {
         name.setId("cue-name");
         name.getStyleClass().add("part-field");
-        name.setOnAction(event ->
-                change("rename a cue", cue -> cue.withName(name.getText().strip())));
+        name.setOnAction(event -> change(
+                Words.VOICE.of("rename-a-cue"),
+                cue -> cue.withName(name.getText().strip())));
         kind.getItems().setAll(Cue.Kind.values());
         kind.setFocusTraversable(false);
         kind.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
         kind.setOnAction(event -> cue().filter(cue -> kind.getValue() != null && cue.kind() != kind.getValue())
-                .ifPresent(cue -> change("kind of a cue", c -> c.withKind(kind.getValue()))));
+                .ifPresent(cue -> change(Words.VOICE.of("kind-of-a-cue"), c -> c.withKind(kind.getValue()))));
         lead.setPrefWidth(48);
         lead.setMinWidth(48);
-        HBox leadRow = new HBox(6, Rows.quiet("Sound leads by"), lead, Rows.quiet("frames"));
+        HBox leadRow =
+                new HBox(6, Rows.quiet(Words.VOICE.of("sound-leads-by")), lead, Rows.quiet(Words.VOICE.of("frames")));
         leadRow.setAlignment(Pos.CENTER_LEFT);
         Node tieLevel = Buttons.words(
-                "Drawing at the gate",
-                "of the current level",
+                Words.VOICE.of("drawing-at-the-gate"),
+                Words.VOICE.of("of-the-current-level"),
                 () -> tie(Optional.ofNullable(session.selection().level())));
         tieLevel.setId("tie-drawing");
-        Node tieMark = Buttons.words("Frame at the gate", "its mark, or the frame itself", () -> tie(Optional.empty()));
-        Node moveSound = Buttons.words("Move sound", "to meet the picture", () -> cue().ifPresent(
-                        cue -> session.cueing().moveSound(cue.id())));
+        Node tieMark = Buttons.words(
+                Words.VOICE.of("frame-at-the-gate"),
+                Words.VOICE.of("its-mark-or-the-frame"),
+                () -> tie(Optional.empty()));
+        Node moveSound = Buttons.words(
+                Words.VOICE.of("move-sound"), Words.VOICE.of("to-meet-the-picture"), () -> cue().ifPresent(
+                                cue -> session.cueing().moveSound(cue.id())));
         moveSound.setId("sync-sound");
-        Node movePicture = Buttons.words("Move picture", "to the frame that meets the sound", () -> cue().ifPresent(
-                        cue -> session.document().apply(CueEdits.movePicture(cue.id()))));
+        Node movePicture = Buttons.words(
+                Words.VOICE.of("move-picture"), Words.VOICE.of("to-the-frame-that-meets"), () -> cue().ifPresent(
+                                cue -> session.document().apply(CueEdits.movePicture(cue.id()))));
         movePicture.setId("sync-picture");
         HBox nameRow = new HBox(6, name, kind);
         nameRow.setAlignment(Pos.CENTER_LEFT);
         chosen.getChildren()
                 .addAll(
                         nameRow,
-                        new FlowPane(4, 4, Rows.quiet("Link to the"), tieLevel, tieMark),
+                        new FlowPane(4, 4, Rows.quiet(Words.VOICE.of("link-to-the")), tieLevel, tieMark),
                         leadRow,
                         new FlowPane(4, 4, moveSound, movePicture));
     }
@@ -171,12 +191,12 @@ final class CueRows extends VBox {
     private void beats() {
         Tempo tempo = session.cueing().tempoProperty().get();
         if (tempo == null) {
-            session.notices().problem("Find the beat first.");
+            session.notices().problem(Words.VOICE.of("find-the-beat-first"));
             return;
         }
         session.document()
                 .apply(CueEdits.beats(
-                        "beat",
+                        Words.VOICE.of("beat"),
                         Math.max(0, tempo.firstSeconds()),
                         tempo.secondsPerBeat(),
                         session.shot().setup().seconds()));
@@ -192,8 +212,8 @@ final class CueRows extends VBox {
                         .toList());
         if (shot.cues().isEmpty()) {
             list.getChildren()
-                    .add(Rows.hint(
-                            "Press " + session.keys().text(Action.CUE) + " where the picture must meet a sound."));
+                    .add(Rows.hint(Words.VOICE.of(
+                            "press-where-the-picture-must", session.keys().text(Action.CUE))));
         }
         Optional<Cue> cue = cue();
         Rows.show(chosen, cue.isPresent());
@@ -207,14 +227,15 @@ final class CueRows extends VBox {
         });
         int all = session.cueing().candidatesProperty().get().size();
         Rows.show(found, all > 0);
-        foundWords.setText(all + " found, " + stronger().size() + " of them stronger. On the lane a click keeps one.");
+        foundWords.setText(
+                Words.VOICE.of("found-of-them-stronger-on", all, stronger().size()));
         Tempo tempo = session.cueing().tempoProperty().get();
         tempoWords.setText(
                 tempo == null
                         ? ""
                         : String.format(
                                 Locale.ROOT,
-                                "%.2f beats a minute: %.2f frames a beat, the first at %.3f s.",
+                                Words.VOICE.of("beats-a-minute-frames-a"),
                                 tempo.beatsPerMinute(),
                                 tempo.secondsPerBeat() * shot.setup().rate().framesPerSecond(),
                                 tempo.firstSeconds()));
@@ -224,13 +245,15 @@ final class CueRows extends VBox {
         ShotSetup setup = session.shot().setup();
         int frame = setup.rate().nearestFrame(cue.seconds());
         Item item = new Item(Item.Kind.CUE, cue.id());
-        Label verdict = new Label(sync == null ? "Not linked" : verdict(sync.verdict()));
+        Label verdict = new Label(sync == null ? Words.VOICE.of("not-linked") : verdict(sync.verdict()));
         verdict.getStyleClass().add(sync == null ? "quiet" : style(sync.verdict()));
         VBox text = new VBox(new HBox(new Label(cue.name()), Rows.space(), verdict));
         if (sync != null) {
             Label by = Rows.quiet(words(sync));
-            by.setTooltip(new Tooltip(Math.abs(Math.round(sync.millis())) + " ms, linked to frame "
-                    + setup.number(sync.tie().frame())));
+            by.setTooltip(new Tooltip(Words.VOICE.of(
+                    "ms-linked-to-frame",
+                    Math.abs(Math.round(sync.millis())),
+                    setup.number(sync.tie().frame()))));
             text.getChildren().add(by);
         }
         HBox.setHgrow(text, Priority.ALWAYS);
@@ -252,16 +275,20 @@ final class CueRows extends VBox {
         double frames = sync.differenceSeconds() * session.shot().setup().rate().framesPerSecond();
         long millis = Math.round(sync.millis());
         return millis == 0
-                ? "Meets frame " + session.shot().setup().number(sync.tie().frame())
+                ? Words.VOICE.of(
+                        "meets-frame", session.shot().setup().number(sync.tie().frame()))
                 : String.format(
-                        Locale.ROOT, "Sound %s by %.1f frames", millis < 0 ? "leads" : "lags", Math.abs(frames));
+                        Locale.ROOT,
+                        Words.VOICE.of("sound-by-frames"),
+                        millis < 0 ? Words.VOICE.of("leads") : Words.VOICE.of("lags"),
+                        Math.abs(frames));
     }
 
     private static String verdict(SyncReport.Verdict verdict) {
         return switch (verdict) {
-            case GOOD -> "In sync";
-            case NOTICED -> "Slightly off";
-            case OFF -> "Off";
+            case GOOD -> Words.VOICE.of("in-sync");
+            case NOTICED -> Words.VOICE.of("slightly-off");
+            case OFF -> Words.VOICE.of("off");
         };
     }
 

@@ -11,6 +11,7 @@ import chalktrace.app.session.Placing;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.mouth.MouthLevels;
 import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.MouthChart;
@@ -52,7 +53,7 @@ final class MouthRows extends VBox {
     private final FileChoice files;
     private final TilePane chart = new TilePane(4, 4);
     private final List<MouthTile> mouths = new ArrayList<>();
-    private final CheckBox showMouths = new CheckBox("Show mouths on the board");
+    private final CheckBox showMouths = new CheckBox(Words.VOICE.of("show-mouths-on-the-board"));
     private final Button level;
     private final Button onBoard;
     private final Label chartName = Rows.hint("");
@@ -62,11 +63,11 @@ final class MouthRows extends VBox {
     private final ValueSlider least;
     private final ValueSlider rest;
     private final ValueSlider ahead;
-    private final CheckBox twos = new CheckBox("On twos");
-    private final CheckBox opened = new CheckBox("Loud vowels open wider");
+    private final CheckBox twos = new CheckBox(Words.VOICE.of("on-twos"));
+    private final CheckBox opened = new CheckBox(Words.VOICE.of("loud-vowels-open-wider"));
     private final TextField part = new TextField();
     private final ComboBox<String> speaker = new ComboBox<>();
-    private final HBox speakerRow = new HBox(6, Rows.quiet("Speaker"), speaker);
+    private final HBox speakerRow = new HBox(6, Rows.quiet(Words.VOICE.of("speaker")), speaker);
     private MouthChart shown;
 
     MouthRows(Session session, FileChoice files) {
@@ -77,39 +78,39 @@ final class MouthRows extends VBox {
         showMouths.setFocusTraversable(false);
         showMouths.setOnAction(
                 event -> session.document().apply(SpeechEdits.placeMouths(place(showMouths.isSelected()))));
-        level = Buttons.edged(
-                Icons.ADD, "Put them on a level", () -> session.document().apply(MouthLevels.make(place(false))));
+        level = Buttons.edged(Icons.ADD, Words.VOICE.of("put-them-on-a-level"), () -> session.document()
+                .apply(MouthLevels.make(place(false))));
         level.setId("mouth-level");
-        onBoard = Buttons.edged(Icons.PLACE, "Place them on the board", this::placeOnBoard);
+        onBoard = Buttons.edged(Icons.PLACE, Words.VOICE.of("place-them-on-the-board"), this::placeOnBoard);
         onBoard.setId("place-mouths");
-        onBoard.setTooltip(new Tooltip("move, scale and turn them, in the chosen span or the whole shot"));
+        onBoard.setTooltip(new Tooltip(Words.VOICE.of("move-scale-and-turn-them")));
         lead = rule(
-                "earlier ms",
+                Words.VOICE.of("earlier-ms"),
                 0,
                 MouthRules.MOST_LEAD_MILLIS,
                 (r, v) -> new MouthRules(
                         v, r.leastMillis(), r.restMillis(), r.roundAheadMillis(), r.every(), r.opened()));
         least = rule(
-                "held ms",
+                Words.VOICE.of("held-ms"),
                 0,
                 250,
                 (r, v) ->
                         new MouthRules(r.leadMillis(), v, r.restMillis(), r.roundAheadMillis(), r.every(), r.opened()));
         rest = rule(
-                "rests after",
+                Words.VOICE.of("rests-after"),
                 0,
                 1000,
                 (r, v) -> new MouthRules(
                         r.leadMillis(), r.leastMillis(), v, r.roundAheadMillis(), r.every(), r.opened()));
         ahead = rule(
-                "rounds ahead",
+                Words.VOICE.of("rounds-ahead"),
                 0,
                 300,
                 (r, v) -> new MouthRules(r.leadMillis(), r.leastMillis(), r.restMillis(), v, r.every(), r.opened()));
         speaker.setId("mouth-speaker");
         speaker.setFocusTraversable(false);
-        speaker.setConverter(ShownAs.words(name -> name.isEmpty() ? "everybody" : name));
-        speaker.setTooltip(new Tooltip("each speaker has mouths, a chart, rules and a mouth level"));
+        speaker.setConverter(ShownAs.words(name -> name.isEmpty() ? Words.VOICE.of("everybody") : name));
+        speaker.setTooltip(new Tooltip(Words.VOICE.of("each-speaker-has-mouths-a")));
         speaker.setOnAction(event -> Optional.ofNullable(speaker.getValue())
                 .filter(name -> !name.equals(session.shot().speech().speaker().name()))
                 .ifPresent(name -> session.document().apply(SpeechEdits.speaker(name))));
@@ -132,21 +133,21 @@ final class MouthRows extends VBox {
                 opened.isSelected())));
         getChildren()
                 .addAll(
-                        Rows.section("Mouth at the gate"),
+                        Rows.section(Words.VOICE.of("mouth-at-the-gate")),
                         speakerRow,
                         chart,
                         new FlowPane(
                                 4,
                                 4,
                                 Buttons.words(
-                                        "Reset to dialogue",
-                                        "the mouth at the gate follows the words again",
+                                        Words.VOICE.of("reset-to-dialogue"),
+                                        Words.VOICE.of("the-mouth-at-the-gate"),
                                         this::release)),
                         showMouths,
                         onBoard,
                         level,
-                        new Fold("Mouth level", false, levelRows()),
-                        new Fold("Chart and rules", false, chartRows()));
+                        new Fold(Words.VOICE.of("mouth-level"), false, levelRows()),
+                        new Fold(Words.VOICE.of("chart-and-rules"), false, chartRows()));
         Refresh.on(
                 this,
                 this::show,
@@ -156,38 +157,37 @@ final class MouthRows extends VBox {
 
     private Node levelRows() {
         part.setId("mouth-part");
-        part.setPromptText("Part, such as head; empty: all");
+        part.setPromptText(Words.VOICE.of("part-such-as-head-empty"));
         part.setFocusTraversable(false);
         part.getStyleClass().add("part-field");
         VBox rows = new VBox(
                 6,
-                Rows.hint("From the gate on, or in the chosen span, seen from"),
+                Rows.hint(Words.VOICE.of("from-the-gate-on-or")),
                 new FlowPane(
                         4,
                         4,
-                        side("the front", Side.FRONT),
-                        side("three quarters", Side.THREE_QUARTER),
-                        side("the side", Side.SIDE)),
-                Rows.hint("Follow what the current level draws, or the footage:"),
+                        side(Words.VOICE.of("the-front"), Side.FRONT),
+                        side(Words.VOICE.of("three-quarters"), Side.THREE_QUARTER),
+                        side(Words.VOICE.of("the-side"), Side.SIDE)),
+                Rows.hint(Words.VOICE.of("follow-what-the-current-level")),
                 part,
                 Buttons.words(
-                        "Follow it",
-                        "mouths move, turn and grow with that part, as at the gate",
+                        Words.VOICE.of("follow-it"),
+                        Words.VOICE.of("mouths-move-turn-and-grow"),
                         () -> session.mouthFollowing()
                                 .followPart(
                                         String.valueOf(session.selection().level()),
                                         part.getText().strip())),
                 Buttons.words(
-                        "Follow the footage",
-                        "the head about the mouth at the gate is tracked through the whole shot",
+                        Words.VOICE.of("follow-the-footage-button"),
+                        Words.VOICE.of("the-head-about-the-mouth"),
                         session.mouthFollowing()::followFootage),
-                Rows.hint("The level is drawn, moved and retimed as any other. What is changed there stays"
-                        + " when the line is aligned again."));
+                Rows.hint(Words.VOICE.of("the-level-is-drawn-moved")));
         return rows;
     }
 
     private Node side(String name, Side side) {
-        return Buttons.words(name, "mouths drawn as seen from there", () -> {
+        return Buttons.words(name, Words.VOICE.of("mouths-drawn-as-seen-from"), () -> {
             Timing.Span span = session.timing().spanProperty().get();
             int gate = session.transport().frame();
             FrameRange frames = span != null
@@ -199,18 +199,24 @@ final class MouthRows extends VBox {
 
     private Node chartRows() {
         phone.getItems().setAll(Phone.SYMBOLS);
-        phone.setPromptText("Sound");
-        phoneMouth.setPromptText("Mouth");
+        phone.setPromptText(Words.VOICE.of("sound"));
+        phoneMouth.setPromptText(Words.VOICE.of("mouth"));
         phone.setFocusTraversable(false);
         phoneMouth.setFocusTraversable(false);
         phone.setOnAction(event -> Optional.ofNullable(phone.getValue())
                 .ifPresent(symbol -> phoneMouth.setValue(
                         session.shot().speech().chart().mouthOf(symbol).id())));
-        HBox gives = new HBox(4, phone, phoneMouth, Buttons.words("Give", "this sound is shown by that mouth", () -> {
-            if (phone.getValue() != null && phoneMouth.getValue() != null) {
-                chart("give a sound to a mouth", c -> c.giving(phone.getValue(), phoneMouth.getValue()));
-            }
-        }));
+        HBox gives = new HBox(
+                4,
+                phone,
+                phoneMouth,
+                Buttons.words(Words.VOICE.of("give"), Words.VOICE.of("this-sound-is-shown-by"), () -> {
+                    if (phone.getValue() != null && phoneMouth.getValue() != null) {
+                        chart(
+                                Words.VOICE.of("give-a-sound-to-a"),
+                                c -> c.giving(phone.getValue(), phoneMouth.getValue()));
+                    }
+                }));
         gives.setAlignment(Pos.CENTER_LEFT);
         return new VBox(
                 6,
@@ -219,12 +225,15 @@ final class MouthRows extends VBox {
                         4,
                         4,
                         Buttons.words(
-                                "Ten mouths",
-                                "the larger shipped chart",
-                                () -> chart("ten mouths", c -> MouthChart.TEN)),
-                        Buttons.words("Six", "the smaller one", () -> chart("six mouths", c -> MouthChart.SIX)),
-                        Buttons.words("Import\u2026", "a chart from a JSON file", this::takeIn),
-                        Buttons.words("Export\u2026", "this chart as a JSON file", this::write)),
+                                Words.VOICE.of("ten-mouths"),
+                                Words.VOICE.of("the-larger-shipped-chart"),
+                                () -> chart(Words.VOICE.of("ten-mouths-lower"), c -> MouthChart.TEN)),
+                        Buttons.words(
+                                Words.VOICE.of("six"),
+                                Words.VOICE.of("the-smaller-one"),
+                                () -> chart(Words.VOICE.of("six-mouths"), c -> MouthChart.SIX)),
+                        Buttons.words(Words.VOICE.of("import"), Words.VOICE.of("a-chart-from-a-json"), this::takeIn),
+                        Buttons.words(Words.VOICE.of("export"), Words.VOICE.of("this-chart-as-a-json"), this::write)),
                 gives,
                 lead,
                 least,
@@ -239,7 +248,7 @@ final class MouthRows extends VBox {
     }
 
     private void rules(UnaryOperator<MouthRules> change) {
-        apply("mouth rules", speech -> speech.withRules(change.apply(speech.rules())));
+        apply(Words.VOICE.of("mouth-rules"), speech -> speech.withRules(change.apply(speech.rules())));
     }
 
     private void chart(String name, UnaryOperator<MouthChart> change) {
@@ -258,9 +267,9 @@ final class MouthRows extends VBox {
     private void takeIn() {
         files.openChart().ifPresent(file -> session.jobs()
                 .run(
-                        "import mouth chart",
+                        Words.VOICE.of("import-mouth-chart"),
                         job -> MouthFiles.read(file),
-                        read -> chart("import mouth chart", c -> read),
+                        read -> chart(Words.VOICE.of("import-mouth-chart"), c -> read),
                         session.notices()::problem));
     }
 
@@ -268,12 +277,12 @@ final class MouthRows extends VBox {
         MouthChart chartNow = session.shot().speech().chart();
         files.saveChart("mouths.json").ifPresent(file -> session.jobs()
                 .run(
-                        "write the mouth chart",
+                        Words.VOICE.of("write-the-mouth-chart"),
                         job -> {
                             MouthFiles.write(chartNow, file);
                             return file;
                         },
-                        written -> session.notices().say("Wrote " + written.getFileName() + "."),
+                        written -> session.notices().say(Words.VOICE.of("wrote", written.getFileName())),
                         session.notices()::problem));
     }
 
@@ -291,7 +300,7 @@ final class MouthRows extends VBox {
             phoneMouth
                     .getItems()
                     .setAll(now.mouths().stream().map(MouthChart.Mouth::id).toList());
-            chartName.setText("Chart: " + now.name() + ".");
+            chartName.setText(Words.VOICE.of("chart", now.name()));
         }
         showSpeakers(shot.speech());
         int frame = session.transport().frame();

@@ -1,5 +1,6 @@
 package chalktrace.app.tray.voice;
 
+import chalktrace.app.words.Words;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FrameComposer;
@@ -34,8 +35,8 @@ final class MouthTile extends Button {
         setGraphic(new ImageView(picture(shape)));
         setGraphicTextGap(0);
         setFocusTraversable(false);
-        setAccessibleText("mouth " + sounds);
-        setTooltip(new Tooltip("show this mouth at the gate; it stands for " + String.join(" ", phones)));
+        setAccessibleText(Words.VOICE.of("mouth-number", sounds));
+        setTooltip(new Tooltip(Words.VOICE.of("show-this-mouth-at-the", String.join(" ", phones))));
         setOnAction(event -> chosen.run());
     }
 

@@ -8,6 +8,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.sound.Recording;
 import chalktrace.app.sound.Transport;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -33,7 +34,7 @@ final class RecordRows extends VBox {
         super(6);
         this.session = session;
         Recording recording = session.recording();
-        record = Buttons.edged(Icons.RECORD, "Record", () -> {
+        record = Buttons.edged(Icons.RECORD, Words.VOICE.of("record"), () -> {
             if (recording.recordingProperty().get()) {
                 recording.stop();
             } else {
@@ -44,18 +45,18 @@ final class RecordRows extends VBox {
         countIn = new NumberField("count-in", recording.countInProperty().get(), this::typeCount);
         countIn.setPrefWidth(48);
         countIn.setMinWidth(48);
-        HBox count = new HBox(6, record, countIn, Rows.quiet("s counted in"));
+        HBox count = new HBox(6, record, countIn, Rows.quiet(Words.VOICE.of("s-counted-in")));
         count.setAlignment(Pos.CENTER_LEFT);
         meter.setMaxWidth(Double.MAX_VALUE);
-        meter.setAccessibleText("input level");
+        meter.setAccessibleText(Words.VOICE.of("input-level"));
         late = new NumberField(
                 "output-latency", session.transport().latencyMillisProperty().get(), this::typeLate);
-        HBox lateRow = new HBox(6, Rows.quiet("Output latency ms"), late);
+        HBox lateRow = new HBox(6, Rows.quiet(Words.VOICE.of("output-latency-ms")), late);
         lateRow.setAlignment(Pos.CENTER_LEFT);
-        CheckBox pitch = new CheckBox("Pitch stays at other speeds");
+        CheckBox pitch = new CheckBox(Words.VOICE.of("pitch-stays-at-other-speeds"));
         pitch.setFocusTraversable(false);
         pitch.selectedProperty().bindBidirectional(session.transport().keepsPitchProperty());
-        CheckBox spectrum = new CheckBox("Sound lanes as spectrogram");
+        CheckBox spectrum = new CheckBox(Words.VOICE.of("sound-lanes-as-spectrogram"));
         spectrum.setId("spectrogram");
         spectrum.setFocusTraversable(false);
         spectrum.selectedProperty().bindBidirectional(session.view().spectrogramProperty());
@@ -71,14 +72,14 @@ final class RecordRows extends VBox {
     private void show() {
         Recording recording = session.recording();
         boolean on = recording.recordingProperty().get();
-        record.setText(on ? "Stop" : "Record");
+        record.setText(on ? Words.VOICE.of("stop") : Words.VOICE.of("record"));
         double seconds = recording.secondsProperty().get();
         state.setText(
                 !on
                         ? ""
                         : seconds < 0
-                                ? "starts in " + (int) Math.ceil(-seconds)
-                                : String.format(Locale.ROOT, "recording: %.1f s", seconds));
+                                ? Words.VOICE.of("starts-in", (int) Math.ceil(-seconds))
+                                : String.format(Locale.ROOT, Words.VOICE.of("recording-s"), seconds));
         Rows.show(state, on);
         Rows.show(meter, on);
         meter.setProgress(Math.max(0, Math.min(1, 1 - recording.levelProperty().get() / FAINTEST_DECIBELS)));

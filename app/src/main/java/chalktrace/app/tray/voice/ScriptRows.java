@@ -8,6 +8,7 @@ import chalktrace.app.kernel.Jobs;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Voicing;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
@@ -44,7 +45,7 @@ final class ScriptRows extends VBox {
         super(6);
         this.session = session;
         script.setId("script");
-        script.setPromptText("Paste the line as it is spoken. \"Name: ...\" says who speaks; [asides] are left out.");
+        script.setPromptText(Words.VOICE.of("paste-the-line-as-it"));
         script.setWrapText(true);
         script.setPrefRowCount(3);
         script.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
@@ -71,10 +72,10 @@ final class ScriptRows extends VBox {
                 session.voiceSound().chosenProperty().set(sound.getValue());
             }
         });
-        align = Buttons.edged(Icons.SPEECH, "Align to sound", this::align);
-        align.setTooltip(new Tooltip("find the words in the recording (Ctrl+Enter in the script); pinned ones stay"));
+        align = Buttons.edged(Icons.SPEECH, Words.VOICE.of("align-to-sound"), this::align);
+        align.setTooltip(new Tooltip(Words.VOICE.of("find-the-words-in-the")));
         align.setId("align");
-        cancel = Buttons.icon(Icons.REMOVE, "stop aligning", () -> Optional.ofNullable(
+        cancel = Buttons.icon(Icons.REMOVE, Words.VOICE.of("stop-aligning"), () -> Optional.ofNullable(
                         session.voicing().aligningProperty().get())
                 .ifPresent(Jobs.Job::cancel));
         progress.setMaxWidth(Double.MAX_VALUE);
@@ -85,8 +86,8 @@ final class ScriptRows extends VBox {
         running.managedProperty().bind(running.visibleProperty());
         align.disableProperty().bind(session.voicing().aligningProperty().isNotNull());
         Node noScript = Buttons.words(
-                "Find speech without a script",
-                "a word for each stretch of speech, to be named",
+                Words.VOICE.of("find-speech-without-a-script"),
+                Words.VOICE.of("a-word-for-each-stretch"),
                 session.voicing()::findSpeech);
         noScript.setId("find-speech");
         report.setId("align-report");
@@ -102,12 +103,12 @@ final class ScriptRows extends VBox {
                                 4,
                                 noScript,
                                 Buttons.words(
-                                        "Find syllables",
-                                        "where each is loudest, offered as cues",
+                                        Words.VOICE.of("find-syllables-button"),
+                                        Words.VOICE.of("where-each-is-loudest-offered"),
                                         session.cueing()::findSyllables),
                                 Buttons.words(
-                                        "Trim sound to voice",
-                                        "trim breath and room noise before the first word",
+                                        Words.VOICE.of("trim-sound-to-voice"),
+                                        Words.VOICE.of("trim-breath-and-room-noise"),
                                         session.voicing()::cutToVoice)));
         Refresh.on(
                 this,
@@ -154,24 +155,24 @@ final class ScriptRows extends VBox {
     private String words(Voicing.Report found) {
         StringBuilder out = new StringBuilder();
         if (!found.fits()) {
-            out.append("This does not sound like the script. Look whether it is the right one, or the right sound. ");
+            out.append(Words.VOICE.of("this-does-not-sound-like")).append(' ');
         }
         if (!found.missing().isEmpty()) {
-            out.append("Not said: ").append(String.join(", ", found.missing())).append(". ");
+            out.append(Words.VOICE.of("not-said", String.join(", ", found.missing())))
+                    .append(' ');
         }
         if (!found.guessed().isEmpty()) {
-            out.append("In no dictionary, said as guessed: ")
-                    .append(String.join(", ", found.guessed()))
-                    .append(". Select such a word to type its phonemes. ");
+            out.append(Words.VOICE.of("in-no-dictionary-said-as", String.join(", ", found.guessed())))
+                    .append(' ');
         }
         for (Alignment.Extra extra : found.extra()) {
             ShotSetup setup = session.shot().setup();
+            int from = setup.number(setup.rate().nearestFrame(extra.startSeconds()));
             out.append(
-                    extra.repeats() > 0
-                            ? "Said again: " + extra.repeats() + " words, from frame "
-                            : "Not in the script: speech from frame ");
-            out.append(setup.number(setup.rate().nearestFrame(extra.startSeconds())))
-                    .append(". ");
+                            extra.repeats() > 0
+                                    ? Words.VOICE.count("said-again", extra.repeats(), from)
+                                    : Words.VOICE.of("not-in-the-script-speech", from))
+                    .append(' ');
         }
         return out.toString().strip();
     }

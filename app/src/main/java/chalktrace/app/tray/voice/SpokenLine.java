@@ -4,6 +4,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.Word;
 import chalktrace.core.time.FrameRate;
@@ -111,10 +112,10 @@ final class SpokenLine extends FlowPane {
                                 : word.sureness() >= SURE ? "sure" : word.sureness() < DOUBTFUL ? "doubtful" : "fair");
         label.setTooltip(new Tooltip(
                 word.pinned()
-                        ? String.format(Locale.ROOT, "frame %d, set by hand", setup.number(frame))
+                        ? String.format(Locale.ROOT, Words.VOICE.of("frame-set-by-hand"), setup.number(frame))
                         : String.format(
                                 Locale.ROOT,
-                                "frame %d, confidence %.0f %%",
+                                Words.VOICE.of("frame-confidence"),
                                 setup.number(frame),
                                 100 * word.sureness())));
         label.setOnMouseClicked(event -> {

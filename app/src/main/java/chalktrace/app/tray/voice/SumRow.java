@@ -2,6 +2,7 @@ package chalktrace.app.tray.voice;
 
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FeetFrames;
 import chalktrace.core.time.FrameRate;
@@ -27,11 +28,13 @@ final class SumRow extends VBox {
         super(4);
         this.session = session;
         rate.setText(session.shot().setup().rate().asText());
-        line("frame rate (fps)", "sum-rate", rate, text -> frameOf(frames.getText()));
-        line("seconds", "sum-seconds", seconds, text -> rate().nearestFrame(number(text)));
-        line("frames", "sum-frames", frames, this::frameOf);
-        line("timecode", "sum-timecode", timecode, text -> Timecode.parse(text).toFrame(rate()));
-        line("feet+frames", "sum-feet", feet, text -> FeetFrames.parse(text).toFrame());
+        line(Words.VOICE.of("frame-rate-fps"), "sum-rate", rate, text -> frameOf(frames.getText()));
+        line(Words.VOICE.of("seconds"), "sum-seconds", seconds, text -> rate().nearestFrame(number(text)));
+        line(Words.VOICE.of("frames"), "sum-frames", frames, this::frameOf);
+        line(Words.VOICE.of("timecode"), "sum-timecode", timecode, text -> Timecode.parse(text)
+                .toFrame(rate()));
+        line(Words.VOICE.of("feet-frames"), "sum-feet", feet, text -> FeetFrames.parse(text)
+                .toFrame());
         show(0);
     }
 
@@ -65,7 +68,7 @@ final class SumRow extends VBox {
     private int frameOf(String text) {
         double value = number(text);
         if (value != Math.rint(value) || Math.abs(value) > ShotSetup.LONGEST) {
-            throw new IllegalArgumentException("\"" + text + "\" is no number of whole frames.");
+            throw new IllegalArgumentException(Words.VOICE.of("is-no-number-of-whole", text));
         }
         return (int) value;
     }
@@ -74,11 +77,11 @@ final class SumRow extends VBox {
         try {
             double value = Double.parseDouble(text.strip().replace(',', '.'));
             if (!Double.isFinite(value) || value < 0) {
-                throw new IllegalArgumentException("\"" + text + "\" is no time of 0 or more.");
+                throw new IllegalArgumentException(Words.VOICE.of("is-no-time-of-0", text));
             }
             return value;
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("\"" + text + "\" is no number.", e);
+            throw new IllegalArgumentException(Words.VOICE.of("is-no-number", text), e);
         }
     }
 

@@ -4,6 +4,7 @@ import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.mouth.MouthLevels;
 import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.edit.timing.CueEdits;
@@ -26,25 +27,23 @@ final class TableRows extends VBox {
         super(6);
         this.session = session;
         this.files = files;
-        Node in = Buttons.words("Import\u2026", "words, phonemes, mouths and cues from a table", this::takeIn);
+        Node in =
+                Buttons.words(Words.VOICE.of("import"), Words.VOICE.of("words-phonemes-mouths-and-cues"), this::takeIn);
         in.setId("table-in");
-        Node out = Buttons.words("Export\u2026", "words, phonemes, mouths and cues as a table", this::write);
+        Node out = Buttons.words(Words.VOICE.of("export"), Words.VOICE.of("all-as-a-table"), this::write);
         out.setId("table-out");
-        Node wav = Buttons.words("Mixed sound\u2026", "all that is heard, as WAV", this::writeSound);
+        Node wav =
+                Buttons.words(Words.VOICE.of("mixed-sound"), Words.VOICE.of("all-that-is-heard-as"), this::writeSound);
         wav.setId("sound-out");
         getChildren()
-                .addAll(
-                        Rows.hint(
-                                "CSV, JSON, WebVTT or TextGrid, by the ending. Words that come in take the place of those"
-                                        + " that are there."),
-                        new FlowPane(4, 4, in, out, wav));
+                .addAll(Rows.hint(Words.VOICE.of("csv-json-webvtt-or-textgrid")), new FlowPane(4, 4, in, out, wav));
     }
 
     private void takeIn() {
         FrameRate rate = session.shot().setup().rate();
         files.openTable().ifPresent(file -> session.jobs()
                 .run(
-                        "import words",
+                        Words.VOICE.of("import-words"),
                         job -> TimedSpeech.read(file, rate),
                         read -> {
                             session.document().apply(SpeechEdits.takeIn(read.words(), read.mouths()));
@@ -52,8 +51,10 @@ final class TableRows extends VBox {
                                 session.document().apply(CueEdits.add(read.cues()));
                             }
                             session.notices()
-                                    .say("Imported " + read.words().size() + " words and "
-                                            + read.cues().size() + " cues.");
+                                    .say(Words.VOICE.of(
+                                            "imported-words-and-cues",
+                                            read.words().size(),
+                                            read.cues().size()));
                         },
                         session.notices()::problem));
     }
@@ -62,13 +63,13 @@ final class TableRows extends VBox {
         Shot shot = session.shot();
         files.saveTable(shot.name() + "-words.csv").ifPresent(file -> session.jobs()
                 .run(
-                        "write words",
+                        Words.VOICE.of("write-words"),
                         job -> {
                             new TimedSpeech(shot.words(), MouthLevels.seen(shot), shot.cues())
                                     .write(file, shot.setup().rate());
                             return file;
                         },
-                        written -> session.notices().say("Wrote " + written.getFileName() + "."),
+                        written -> session.notices().say(Words.VOICE.of("wrote", written.getFileName())),
                         session.notices()::problem));
     }
 
@@ -77,13 +78,13 @@ final class TableRows extends VBox {
         ShotMix mix = session.sounds().mixProperty().get();
         files.saveSound(shot.name() + ".wav").ifPresent(file -> session.jobs()
                 .runLong(
-                        "write the mixed sound",
+                        Words.VOICE.of("write-the-mixed-sound"),
                         job -> {
                             SoundFiles.writeWav(
                                     mix, Math.round(shot.setup().seconds() * ShotMix.SAMPLE_RATE), file, job::at);
                             return file;
                         },
-                        written -> session.notices().say("Wrote " + written.getFileName() + "."),
+                        written -> session.notices().say(Words.VOICE.of("wrote", written.getFileName())),
                         session.notices()::problem));
     }
 }

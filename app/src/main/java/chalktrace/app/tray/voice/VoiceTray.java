@@ -10,6 +10,7 @@ import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.tray.sound.SoundCard;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Word;
@@ -37,19 +38,19 @@ public final class VoiceTray extends VBox {
         this.files = files;
         getStyleClass().add("content");
         Button wordHere = Buttons.edged(Icons.ADD, "", typeWord);
-        wordHere.textProperty().bind(session.keys().words("Word at the gate (%s)", Action.WORD));
+        wordHere.textProperty().bind(session.keys().words(Words.VOICE.of("word-at-the-gate"), Action.WORD));
         getChildren()
                 .addAll(
-                        Rows.section("Script"),
+                        Rows.section(Words.VOICE.of("script")),
                         new ScriptRows(session),
                         new SpokenLine(session),
                         new WordRows(session),
-                        new Fold("Words", false, new HBox(6, wordHere), words),
+                        new Fold(Words.VOICE.of("words"), false, new HBox(6, wordHere), words),
                         new MouthRows(session, files),
                         new CueRows(session, typeCue),
-                        new Fold("Sounds", false, new RecordRows(session), cards),
-                        new Fold("Tables and mix", false, new TableRows(session, files)),
-                        new Fold("Time and frames", false, new SumRow(session)));
+                        new Fold(Words.VOICE.of("sounds"), false, new RecordRows(session), cards),
+                        new Fold(Words.VOICE.of("tables-and-mix"), false, new TableRows(session, files)),
+                        new Fold(Words.VOICE.of("time-and-frames"), false, new SumRow(session)));
         Refresh.on(
                 words,
                 this::showWords,
@@ -67,8 +68,7 @@ public final class VoiceTray extends VBox {
         Shot shot = session.shot();
         words.getChildren().setAll(shot.words().stream().map(this::row).toList());
         if (shot.words().isEmpty()) {
-            words.getChildren()
-                    .add(Rows.hint("Press Enter to type a word at the gate; Space ends it and opens the next."));
+            words.getChildren().add(Rows.hint(Words.VOICE.of("press-enter-to-type-a")));
         }
     }
 
@@ -100,7 +100,7 @@ public final class VoiceTray extends VBox {
             card.show(clip);
             cards.getChildren().add(card);
         }
-        cards.getChildren().add(Buttons.edged(Icons.ADD, "Import sound", () -> files.openMedia()
+        cards.getChildren().add(Buttons.edged(Icons.ADD, Words.VOICE.of("import-sound"), () -> files.openMedia()
                 .ifPresent(chosen ->
                         session.gathering().takeIn(chosen, session.transport().frame()))));
     }

@@ -6,6 +6,7 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.ShotSetup;
@@ -36,7 +37,7 @@ final class WordRows extends VBox {
     private final NumberField startFrame = new NumberField("word-start-frame", 0, this::typeStartFrame);
     private final NumberField endSeconds = new NumberField("word-end", 0, this::typeEnd);
     private final NumberField endFrame = new NumberField("word-end-frame", 0, this::typeEndFrame);
-    private final CheckBox pinned = new CheckBox("Pinned: stays when aligned");
+    private final CheckBox pinned = new CheckBox(Words.VOICE.of("pinned-stays-when-aligned"));
     private final Label sure = Rows.hint("");
 
     WordRows(Session session) {
@@ -44,41 +45,51 @@ final class WordRows extends VBox {
         this.session = session;
         text.setId("word-text");
         text.getStyleClass().add("part-field");
-        text.setOnAction(event ->
-                change("rename a word", word -> word.withText(text.getText().strip())));
+        text.setOnAction(event -> change(
+                Words.VOICE.of("rename-a-word"),
+                word -> word.withText(text.getText().strip())));
         phones.setId("word-phones");
         phones.getStyleClass().add("part-field");
-        phones.setTooltip(new Tooltip(
-                "How it is said, in ARPAbet, such as K EH T AH L; kept in this shot and in your dictionary."));
+        phones.setTooltip(new Tooltip(Words.VOICE.of("how-it-is-said-in")));
         phones.setOnAction(event -> typePhones());
         speaker.setId("word-speaker");
         speaker.getStyleClass().add("part-field");
-        speaker.setPromptText("Nobody named");
+        speaker.setPromptText(Words.VOICE.of("nobody-named"));
         speaker.setOnAction(event -> change(
-                "who speaks a word", word -> word.withSpeaker(speaker.getText().strip())));
-        HBox said = new HBox(6, Rows.quiet("Said by"), speaker);
+                Words.VOICE.of("who-speaks-a-word"),
+                word -> word.withSpeaker(speaker.getText().strip())));
+        HBox said = new HBox(6, Rows.quiet(Words.VOICE.of("said-by")), speaker);
         said.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(speaker, Priority.ALWAYS);
         pinned.setId("word-pinned");
-        pinned.setOnAction(event -> change("pin a word", word -> word.withPinned(pinned.isSelected())));
+        pinned.setOnAction(event -> change(Words.VOICE.of("pin-a-word"), word -> word.withPinned(pinned.isSelected())));
         getChildren()
                 .addAll(
-                        Rows.section("Chosen word"),
+                        Rows.section(Words.VOICE.of("chosen-word")),
                         text,
                         phones,
                         said,
-                        row("starts", startFrame, startSeconds),
-                        row("ends", endFrame, endSeconds),
+                        row(Words.VOICE.of("starts"), startFrame, startSeconds),
+                        row(Words.VOICE.of("ends"), endFrame, endSeconds),
                         sure,
                         pinned,
                         new FlowPane(
                                 4,
                                 4,
-                                Buttons.words("Split at the gate", "two words of it", this::split),
-                                Buttons.words("Join with the next", "one word of the two", () -> word().ifPresent(
-                                                word -> session.document().apply(SpeechEdits.joinWord(word.id())))),
-                                Buttons.words("Remove", "take the word away", () -> word().ifPresent(
-                                                word -> session.document().apply(SpeechEdits.removeWord(word.id()))))));
+                                Buttons.words(
+                                        Words.VOICE.of("split-at-the-gate"),
+                                        Words.VOICE.of("two-words-of-it"),
+                                        this::split),
+                                Buttons.words(
+                                        Words.VOICE.of("join-with-the-next"),
+                                        Words.VOICE.of("one-word-of-the-two"),
+                                        () -> word().ifPresent(word ->
+                                                session.document().apply(SpeechEdits.joinWord(word.id())))),
+                                Buttons.words(
+                                        Words.VOICE.of("remove"),
+                                        Words.VOICE.of("take-the-word-away"),
+                                        () -> word().ifPresent(word ->
+                                                session.document().apply(SpeechEdits.removeWord(word.id()))))));
         Refresh.on(
                 this,
                 this::show,
@@ -91,7 +102,7 @@ final class WordRows extends VBox {
         label.setMinWidth(44);
         frame.setPrefWidth(54);
         frame.setMinWidth(54);
-        HBox row = new HBox(6, label, frame, seconds, Rows.quiet("s"));
+        HBox row = new HBox(6, label, frame, seconds, Rows.quiet(Words.VOICE.of("s")));
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
@@ -128,14 +139,12 @@ final class WordRows extends VBox {
 
     private String sureness(Word word) {
         String place = word.pinned()
-                ? "Set by hand."
-                : String.format(Locale.ROOT, "Confidence %.0f %%.", 100 * word.sureness());
+                ? Words.VOICE.of("set-by-hand")
+                : String.format(Locale.ROOT, Words.VOICE.of("confidence"), 100 * word.sureness());
         String key = Pronunciations.key(word.text());
         boolean guessed = session.voicing().reportProperty().get().guessed().stream()
                 .anyMatch(other -> Pronunciations.key(other).equals(key));
-        return guessed
-                ? place + " No dictionary has it: its phonemes are guessed. Type them where they are wrong."
-                : place;
+        return guessed ? Words.VOICE.of("no-dictionary-has-it-its", place) : place;
     }
 
     private void change(String name, UnaryOperator<Word> change) {
@@ -181,7 +190,7 @@ final class WordRows extends VBox {
     }
 
     private void move(double start, double end) {
-        change("move a word", word -> word.withTimes(
+        change(Words.VOICE.of("move-a-word"), word -> word.withTimes(
                         Double.isNaN(start) ? word.startSeconds() : start, Double.isNaN(end) ? word.endSeconds() : end)
                 .withPinned(true));
     }
@@ -192,7 +201,7 @@ final class WordRows extends VBox {
             if (gate > word.startSeconds() && gate < word.endSeconds()) {
                 session.document().apply(SpeechEdits.splitWord(word.id(), gate));
             } else {
-                session.notices().problem("Go to a frame within \"" + word.text() + "\" to split it there.");
+                session.notices().problem(Words.VOICE.of("go-to-a-frame-within", word.text()));
             }
         });
     }

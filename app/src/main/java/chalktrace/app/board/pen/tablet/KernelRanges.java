@@ -1,5 +1,6 @@
 package chalktrace.app.board.pen.tablet;
 
+import chalktrace.app.words.Words;
 import com.sun.jna.LastErrorException;
 import com.sun.jna.Library;
 import com.sun.jna.Memory;
@@ -36,7 +37,7 @@ final class KernelRanges implements KernelTablets.RangeReader {
             c.ioctl(file, new NativeLong(request(axis)), info);
             return new AxisRange(info.getInt(4), info.getInt(8), info.getInt(20));
         } catch (LastErrorException e) {
-            throw new IOException("The kernel does not tell the ranges of " + device + " (" + e.getMessage() + ").", e);
+            throw new IOException(Words.TRACE.of("the-kernel-does-not-tell", device, e.getMessage()), e);
         } finally {
             if (file >= 0) {
                 c.close(file);

@@ -1,5 +1,6 @@
 package chalktrace.app.board.pen.tablet;
 
+import chalktrace.app.words.Words;
 import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigInteger;
@@ -112,9 +113,7 @@ final class KernelTablets implements Tablets {
                 events = Files.newInputStream(path);
             } catch (AccessDeniedException e) {
                 throw new IOException(
-                        "This user may not read " + path + ". Join the group \"input\" (sudo usermod -aG input "
-                                + System.getProperty("user.name") + ") and log in again.",
-                        e);
+                        Words.TRACE.of("this-user-may-not-read", path, System.getProperty("user.name")), e);
             }
             try {
                 Map<Integer, AxisRange> all = new HashMap<>();
@@ -126,7 +125,7 @@ final class KernelTablets implements Tablets {
                 events.close();
                 throw e instanceof IOException
                         ? (IOException) e
-                        : new IOException("The kernel does not tell the ranges of " + path, e);
+                        : new IOException(Words.TRACE.of("the-kernel-does-not-tell-ranges", path), e);
             }
         }
     }

@@ -2,6 +2,7 @@ package chalktrace.app.board.pen.tablet;
 
 import chalktrace.app.board.pen.PenEvent;
 import chalktrace.app.board.pen.PenSource;
+import chalktrace.app.words.Words;
 import chalktrace.core.stroke.PenSample;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
@@ -96,7 +97,7 @@ public final class TabletPen implements PenSource {
     public void start(Consumer<PenEvent> to) {
         listener = to;
         if (!possible) {
-            status.set("On this system pressure comes from the speed of the hand: tablets are read on Linux only.");
+            status.set(Words.TRACE.of("on-this-system-pressure-comes"));
             return;
         }
         looking = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -117,7 +118,7 @@ public final class TabletPen implements PenSource {
 
     private void look() {
         try {
-            String said = "No pen tablet is plugged in: pressure comes from the speed of the hand.";
+            String said = Words.TRACE.of("no-pen-tablet-is-plugged");
             for (Tablets.Device device : tablets.present()) {
                 said = readers.containsKey(device.id()) ? reads(device) : tryOpen(device);
             }
@@ -138,12 +139,12 @@ public final class TabletPen implements PenSource {
             reader.start();
             return reads(device);
         } catch (IOException e) {
-            return device.name() + " can't be used. " + e.getMessage();
+            return Words.TRACE.of("cant-be-used", device.name(), e.getMessage());
         }
     }
 
     private static String reads(Tablets.Device device) {
-        return "Pen tablet: " + device.name() + ".";
+        return Words.TRACE.of("pen-tablet", device.name());
     }
 
     private void read(Tablets.Device device, Tablets.Opened opened) {
