@@ -3,6 +3,7 @@ package chalktrace.benchmarks;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FrameComposer;
+import chalktrace.core.render.Haste;
 import chalktrace.core.render.PixelTile;
 import chalktrace.core.render.RasterCache;
 import chalktrace.core.render.Scene;
@@ -56,20 +57,20 @@ final class Tiles implements AutoCloseable {
 
     /** Composes all tiles from another viewpoint, of what is at hand, as while a view is moved. */
     void composeQuickly(Scene scene, Viewpoint from) throws Exception {
-        compose(scene, from, new Rectangle(0, 0, Integer.MAX_VALUE, Integer.MAX_VALUE), true);
+        compose(scene, from, new Rectangle(0, 0, Integer.MAX_VALUE, Integer.MAX_VALUE), Haste.MOVED);
     }
 
     /** Composes the tiles that a rectangle of device pixels touches. */
     void compose(Scene scene, Rectangle touched) throws Exception {
-        compose(scene, view, touched, false);
+        compose(scene, view, touched, Haste.NONE);
     }
 
-    private void compose(Scene scene, Viewpoint from, Rectangle touched, boolean quick) throws Exception {
+    private void compose(Scene scene, Viewpoint from, Rectangle touched, Haste haste) throws Exception {
         List<Callable<Void>> work = new ArrayList<>();
         for (PixelTile tile : tiles) {
             if (touched.intersects(tile.x(), tile.y(), tile.width(), tile.height())) {
                 work.add(() -> {
-                    composer.compose(scene, from, tile, quick);
+                    composer.compose(scene, from, tile, haste);
                     return null;
                 });
             }

@@ -9,6 +9,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.render.FrameComposer;
+import chalktrace.core.render.Haste;
 import chalktrace.core.render.OnionSkin;
 import chalktrace.core.render.RasterCache;
 import chalktrace.core.render.Scene;
@@ -259,11 +260,15 @@ public final class BoardView extends Region {
 
     private void compose(Scene scene, List<Tile> which) {
         if (!which.isEmpty()) {
-            composer.compose(scene, view, quick, which, () -> {
+            composer.compose(scene, view, haste(), which, () -> {
                 framesShown.set(framesShown.get() + 1);
                 lookAhead();
             });
         }
+    }
+
+    private Haste haste() {
+        return quick ? Haste.MOVED : session.transport().playingProperty().get() ? Haste.PLAYED : Haste.NONE;
     }
 
     /** Makes the frames ready that the next step may go to. */

@@ -1,6 +1,7 @@
 package chalktrace.app.board;
 
 import chalktrace.core.render.FrameComposer;
+import chalktrace.core.render.Haste;
 import chalktrace.core.render.PixelTile;
 import chalktrace.core.render.Scene;
 import chalktrace.core.render.Viewpoint;
@@ -26,7 +27,7 @@ final class TileComposer {
     private static final int THREADS =
             Math.max(1, Math.min(4, Runtime.getRuntime().availableProcessors()));
 
-    private record Pass(Scene scene, Viewpoint view, boolean quick, Set<Tile> tiles, Runnable shown) {}
+    private record Pass(Scene scene, Viewpoint view, Haste haste, Set<Tile> tiles, Runnable shown) {}
 
     private final FrameComposer composer;
     private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, task -> {
@@ -52,16 +53,16 @@ final class TileComposer {
 
     /** Asks for a scene on some tiles. On the FX thread. @param shown runs when they are on screen */
     void compose(Scene scene, Viewpoint view, List<Tile> tiles, Runnable shown) {
-        compose(scene, view, false, tiles, shown);
+        compose(scene, view, Haste.NONE, tiles, shown);
     }
 
-    /** As {@link #compose(Scene, Viewpoint, List, Runnable)}. @param quick whether what is at hand of drawings serves */
-    void compose(Scene scene, Viewpoint view, boolean quick, List<Tile> tiles, Runnable shown) {
+    /** As {@link #compose(Scene, Viewpoint, List, Runnable)}. @param haste what it is composed for */
+    void compose(Scene scene, Viewpoint view, Haste haste, List<Tile> tiles, Runnable shown) {
         Set<Tile> all = new LinkedHashSet<>(tiles);
         if (waiting != null) {
             all.addAll(waiting.tiles);
         }
-        waiting = new Pass(scene, view, quick, all, shown);
+        waiting = new Pass(scene, view, haste, all, shown);
         asked++;
         startNext();
     }
@@ -125,7 +126,7 @@ final class TileComposer {
         for (Tile tile : pass.tiles) {
             threads.execute(() -> {
                 try {
-                    composer.compose(pass.scene, pass.view, tile.target(), pass.quick);
+                    composer.compose(pass.scene, pass.view, tile.target(), pass.haste);
                 } catch (RuntimeException e) {
                     LOG.log(Level.SEVERE, "a tile could not be composed", e);
                 } finally {

@@ -6,6 +6,8 @@ import java.util.Arrays;
 import java.util.List;
 import javafx.scene.input.KeyCombination;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class ActionTest {
 
@@ -23,5 +25,28 @@ class ActionTest {
                 .extracting(Action::use)
                 .doesNotHaveDuplicates()
                 .noneMatch(String::isBlank);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "eraser, CHALK_OR_DUSTER",
+        "light table, ONION_SKIN",
+        "bucket, FILL",
+        "lasso, PICK",
+        "zoom reset, FIT",
+        "keyframe, MARK",
+        "onion, ONION_SKIN",
+        "take back, UNDO",
+        "flip horizontal, MIRROR_VIEW"
+    })
+    void everydayWordsFindWhatTheyMean(String asked, Action action) {
+        assertThat(action.isFoundBy(asked)).isTrue();
+    }
+
+    @Test
+    void whatHasNothingToDoWithItIsNotFound() {
+        assertThat(Action.SAVE.isFoundBy("bucket")).isFalse();
+        assertThat(Action.SAVE.isFoundBy("save bucket")).isFalse();
+        assertThat(Action.SAVE.isFoundBy("")).isTrue();
     }
 }

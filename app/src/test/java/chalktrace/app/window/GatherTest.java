@@ -7,6 +7,7 @@ import chalktrace.app.session.Placing;
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.edit.timing.MarkEdits;
+import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Placement;
@@ -17,12 +18,14 @@ import chalktrace.core.shot.StillView;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.export.PngFiles;
+import chalktrace.media.footage.References;
 import chalktrace.media.testing.Clips;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
@@ -119,6 +122,40 @@ class GatherTest {
         assertThat(shot().setup().rate()).isEqualTo(FrameRate.FILM);
         robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
         assertThat(shot().footage()).as("one step of the history").hasSize(1);
+    }
+
+    private String seen(FxRobot robot) {
+        return robot.lookup(node ->
+                        node instanceof Label label && label.getText().startsWith("Showing") && label.isVisible())
+                .tryQueryAs(Label.class)
+                .map(Label::getText)
+                .orElse("");
+    }
+
+    /** A clip of one long group takes long to read out of order: its proxy is made by itself, shows in play, and gives way to the footage at rest. */
+    @Test
+    void footageThatIsSlowToReadGetsAProxyThatShowsInPlayOnly(FxRobot robot) throws Exception {
+        Path clip = DemoShot.copyTo(folder.resolve("demo"), true).resolveSibling("kettle-clip.mp4");
+        robot.interact(() -> window.workbench.drop(List.of(clip)));
+        window.await(() -> shot().footage().size() == 1);
+        String file = shot().footage().get(0).file();
+        window.await(() -> window.session.footages().hasProxy(file)
+                && window.session.jobs().running().isEmpty());
+        assertThat(window.session.proxies().bytesProperty().get()).isPositive();
+        robot.interact(() -> window.session.transport().play(1));
+        window.await(() -> seen(robot).equals("Showing proxy"));
+        robot.interact(() -> window.session.transport().togglePlay());
+        window.await(() -> seen(robot).equals("Showing original"));
+        robot.interact(() -> window.session.transport().go(57));
+        window.awaitSettled();
+        window.await(() -> seen(robot).equals("Showing original"));
+        Picture own = window.onFx(() -> window.session
+                .footages()
+                .at(shot().footage().get(0), 57)
+                .orElseThrow()
+                .picture());
+        Picture exact = References.open(Path.of(file)).picture(57);
+        assertThat(own.argbAt(200, 100)).as("the footage's own picture").isEqualTo(exact.argbAt(200, 100));
     }
 
     @Test

@@ -41,6 +41,11 @@ public record DrawingLayer(
     }
 
     @Override
+    public int glance() {
+        return 31 * drawing.number() + drawing.items().size();
+    }
+
+    @Override
     public void paint(Surface surface, PixelTile tile) {
         double share = opacity * placement.opacity();
         if (!multiply && within.isEmpty() && !surface.quick()) {

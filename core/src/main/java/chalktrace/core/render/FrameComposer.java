@@ -30,23 +30,18 @@ public final class FrameComposer {
 
     /** Paints every pixel of the tile. */
     public void compose(Scene scene, Viewpoint view, PixelTile tile) {
-        compose(scene, view, tile, false);
+        compose(scene, view, tile, Haste.NONE);
     }
 
     /** Makes what drawings of a scene lack, so that composing it then takes no time for that. */
     public void warm(Scene scene, Viewpoint view) {
-        Surface surface = new Surface(scene.size(), view, rasters, false);
+        Surface surface = new Surface(scene.size(), view, rasters, Haste.NONE);
         scene.layers().forEach(layer -> layer.warm(surface));
     }
 
-    /**
-     * Paints every pixel of the tile.
-     *
-     * @param quick whether drawings that were rasterised for another view are shown from that, as while a view is moved: not
-     *     as sharp, but at once
-     */
-    public void compose(Scene scene, Viewpoint view, PixelTile tile, boolean quick) {
-        Surface surface = new Surface(scene.size(), view, rasters, quick);
+    /** Paints every pixel of the tile. */
+    public void compose(Scene scene, Viewpoint view, PixelTile tile, Haste haste) {
+        Surface surface = new Surface(scene.size(), view, rasters, haste);
         int surround = surroundNow.get().argb();
         boolean paperCoversIt =
                 scene.hasPaper() && view.degrees() == 0 && surface.picture().contains(tile.bounds());

@@ -14,13 +14,20 @@ final class GroundCache {
     /** About eight screens of 1920x1080, some thirty of a board of 1000x468. */
     private static final long MOST_WORDS = 16L << 20;
 
-    /** @param layers compared from the first on: neighbouring frames differ early, in their footage or in a drawing's revision */
-    private record Ground(Rectangle place, Viewpoint view, List<SceneLayer> layers) {
+    /** @param glance at the layers, which tells most grounds of a place apart: what drawings hold is never hashed for a tile */
+    private record Ground(Rectangle place, int glance, Viewpoint view, List<SceneLayer> layers) {
 
-        /** Of the place alone: what drawings hold is never hashed for a tile. */
+        static Ground of(Rectangle place, Viewpoint view, List<SceneLayer> layers) {
+            int glance = 1;
+            for (SceneLayer layer : layers) {
+                glance = 31 * glance + layer.glance();
+            }
+            return new Ground(place, glance, view, List.copyOf(layers));
+        }
+
         @Override
         public int hashCode() {
-            return place.hashCode();
+            return 31 * place.hashCode() + glance;
         }
     }
 
@@ -46,7 +53,7 @@ final class GroundCache {
             layers.forEach(layer -> layer.paint(surface, tile));
             return count;
         }
-        Ground wanted = new Ground(tile.bounds(), surface.view(), List.copyOf(layers));
+        Ground wanted = Ground.of(tile.bounds(), surface.view(), layers);
         int[] known;
         synchronized (tiles) {
             known = tiles.get(wanted);
@@ -59,7 +66,9 @@ final class GroundCache {
             return count;
         }
         layers.forEach(layer -> layer.paint(surface, tile));
-        keep(wanted, tile);
+        if (surface.haste() != Haste.PLAYED) {
+            keep(wanted, tile);
+        }
         return count;
     }
 

@@ -35,6 +35,15 @@ record OnionLayer(List<Neighbour> neighbours) implements SceneLayer {
     }
 
     @Override
+    public int glance() {
+        int glance = 0;
+        for (Neighbour neighbour : neighbours) {
+            glance = 31 * glance + neighbour.lines().glance();
+        }
+        return glance;
+    }
+
+    @Override
     public boolean isCostly() {
         return true;
     }

@@ -12,9 +12,14 @@ import java.awt.geom.Rectangle2D;
  * @param size of the shot
  * @param view from shot pixels to device pixels
  * @param rasters drawings that are rasterised already
- * @param quick whether what is at hand of a drawing, made for another view, serves for now
+ * @param haste what it is composed for
  */
-record Surface(PictureSize size, Viewpoint view, RasterCache rasters, boolean quick) {
+record Surface(PictureSize size, Viewpoint view, RasterCache rasters, Haste haste) {
+
+    /** Whether what is at hand of a drawing, made for another view, serves for now. */
+    boolean quick() {
+        return haste == Haste.MOVED;
+    }
 
     /** The device pixels whose middle lies on the picture; for a turned view, the box around them. */
     Rectangle picture() {

@@ -476,7 +476,7 @@ class FrameComposerTest {
         int[] quick = new int[400 * 260];
         int[] exact = new int[400 * 260];
         Viewpoint moved = before.moved(7, -5);
-        composer.compose(scene, moved, PixelTile.whole(quick, 400, 260), true);
+        composer.compose(scene, moved, PixelTile.whole(quick, 400, 260), Haste.MOVED);
         composer().compose(scene, moved, PixelTile.whole(exact, 400, 260));
         assertThat(quick).isEqualTo(exact);
     }

@@ -42,7 +42,7 @@ class OnionContrastTest {
         OnionSkin skin = OnionSkin.usual(Shots.LEVEL);
         DrawingLayer lines = new DrawingLayer(drawing, Shots.empty().chalks(), skin.look(later), Placement.AS_IS, 1);
         Viewpoint view = Viewpoint.plain(WIDTH, HEIGHT);
-        Surface surface = new Surface(Shots.empty().setup().size(), view, new RasterCache(1 << 24), false);
+        Surface surface = new Surface(Shots.empty().setup().size(), view, new RasterCache(1 << 24), Haste.NONE);
         new OnionLayer(List.of(skin.shown(
                         new OnionSkin.Neighbour(Exposure.of(0, 1, 1), later, strength, Placement.AS_IS), lines)))
                 .paint(surface, PixelTile.whole(words, WIDTH, HEIGHT));

@@ -38,10 +38,19 @@ public final class RateEdits {
             Shot moved = SpeechEdits.mouthsAdopted(shot).moved(change);
             int length = Math.max(Math.max(1, moved(setup, rate, setup.length())), shownUpTo(shot, moved));
             List<Mark> marks = moved.marks().stream()
-                    .map(mark -> mark.withFrame(Math.min(length - 1, mark.frame())))
+                    .map(mark -> startsShowing(moved, mark) ? mark : mark.withFrame(Math.min(length - 1, mark.frame())))
                     .toList();
             return SpeechEdits.mouthsSet(moved.withMarks(marks).withSetup(at(setup, rate, length)));
         });
+    }
+
+    /** What belongs to a showing stays with it, also behind the shot's end. */
+    private static boolean startsShowing(Shot shot, Mark mark) {
+        return mark.level()
+                .flatMap(shot::level)
+                .flatMap(level -> level.exposures().at(mark.frame()))
+                .filter(run -> run.start() == mark.frame())
+                .isPresent();
     }
 
     /** Up to where the shot must last for all that showed in it to show in it still: each showing comes to one showing. */

@@ -165,6 +165,18 @@ class FrameBoundTest {
         }
     }
 
+    /** A showing behind the end stays there with its mark, which comes onto no drawing that is seen. */
+    @Test
+    void whatLiesBehindTheEndStaysThereAtAnotherRate() {
+        Shot before = shot(List.of(1, 2, 5, 5, 5, 5, 5, 5, 5, 5, 5, 1));
+        Shot after = Shots.after(before, RateEdits.keepSeconds(FrameRate.of(12)));
+        assertThat(after.marks())
+                .filteredOn(mark -> mark.text().equals("12"))
+                .extracting(Mark::frame)
+                .containsExactly(
+                        Shots.level(after).exposures().showing(12).get(0).start());
+    }
+
     /** What belonged to a drawing's showing lies on its start, wherever that is now; of one that is gone nothing is asked. */
     private static void assertOnItsShowing(Edit edit, Shot after, String drawing, int frame) {
         List<Exposure> showings = Shots.level(after).exposures().showing(Integer.parseInt(drawing));

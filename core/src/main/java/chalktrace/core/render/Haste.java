@@ -1,0 +1,11 @@
+package chalktrace.core.render;
+
+/** What a scene is composed for. */
+public enum Haste {
+    /** To be looked at: exactly, and what other frames and strokes can use of it is kept. */
+    NONE,
+    /** In a view that is moved, or while something is dragged: drawings that were rasterised for another view serve, not as sharp, but at once. */
+    MOVED,
+    /** In play: exactly, but nothing of it is kept, as the next frame is another. */
+    PLAYED
+}
