@@ -290,7 +290,7 @@ public final class Ledge extends HBox {
                 .bind(session.view()
                         .holdFramesProperty()
                         .map(frames -> frames.intValue() <= HOLDS.length
-                                ? Words.TRACE.of("on-frames", HOLDS[frames.intValue() - 1])
+                                ? Words.TRACE.of("on-hold-name", HOLDS[frames.intValue() - 1])
                                 : Words.TRACE.of("on-frames", frames)));
         return choice;
     }

@@ -7,6 +7,7 @@ import chalktrace.app.session.View.Duster;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.edit.drawing.FillEdits;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.render.FrameComposer;
@@ -81,6 +82,35 @@ class TraceTest {
 
     private void shortcut(FxRobot robot, KeyCode key) {
         robot.press(KeyCode.CONTROL).type(key).release(KeyCode.CONTROL);
+    }
+
+    private Node name(FxRobot robot, int level) {
+        return robot.lookup(".level-name").nth(level).query();
+    }
+
+    /** A click on a level's name makes it the current one, and the next key is a command and no letter of the name; a double click renames. */
+    @Test
+    void aLevelIsChosenByItsNameAndRenamedByADoubleClick(FxRobot robot) {
+        robot.interact(() -> {
+            window.session.view().stepProperty().set(Step.TRACE);
+            window.session.document().apply(LevelEdits.add("level-2", "clean", "level-1"));
+        });
+        window.awaitSettled();
+        Level rough = shot().levels().get(1);
+        robot.clickOn(name(robot, 1)).type(KeyCode.E);
+        assertThat(window.session.selection().level()).isEqualTo(rough.id());
+        assertThat(shot().levels().get(1).drawings())
+                .as("a new drawing by its key")
+                .hasSize(1);
+        assertThat(shot().levels().get(1).name()).isEqualTo(rough.name());
+        robot.doubleClickOn(name(robot, 1)).write("lines").type(KeyCode.ENTER);
+        assertThat(shot().levels().get(1).name()).isEqualTo("lines");
+        robot.doubleClickOn(name(robot, 1)).write("other").type(KeyCode.ESCAPE);
+        assertThat(shot().levels().get(1).name()).isEqualTo("lines");
+        robot.type(KeyCode.F);
+        assertThat(window.session.transport().frame())
+                .as("keys are commands again")
+                .isEqualTo(1);
     }
 
     @Test

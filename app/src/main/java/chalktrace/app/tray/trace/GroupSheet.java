@@ -16,9 +16,7 @@ import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** A group over the first of its levels: shown, locked, faded, moved and, if wanted, retimed as one. */
@@ -26,7 +24,7 @@ final class GroupSheet extends VBox {
 
     private final Session session;
     private final String id;
-    private final TextField name = new TextField();
+    private final RowName name;
     private final Button eye;
     private final Button lock;
     private final CheckBox retimed = new CheckBox(Words.TRACE.of("holds-change-together"));
@@ -39,15 +37,13 @@ final class GroupSheet extends VBox {
         this.session = session;
         this.id = id;
         getStyleClass().add("group-row");
-        name.getStyleClass().add("level-name");
-        name.setFocusTraversable(false);
-        name.setOnAction(event -> getParent().requestFocus());
-        name.focusedProperty().addListener((property, before, focused) -> {
-            if (!focused) {
-                rename();
-            }
-        });
-        HBox.setHgrow(name, Priority.ALWAYS);
+        name = new RowName(
+                () -> session.shot().groups().stream()
+                        .filter(group -> group.id().equals(id))
+                        .map(LevelGroup::name)
+                        .findFirst()
+                        .orElse(""),
+                typed -> change(Words.TRACE.of("rename-a-group"), g -> g.withName(typed)));
         eye = Buttons.icon(
                 Icons.SHOWN,
                 Words.TRACE.of("show-or-hide-this-group"),
@@ -91,22 +87,11 @@ final class GroupSheet extends VBox {
     }
 
     void show(LevelGroup group) {
-        if (!name.isFocused()) {
-            name.setText(group.name());
-        }
+        name.show(group.name());
         eye.setGraphic(Theme.icon(group.visible() ? Icons.SHOWN : Icons.HIDDEN));
         lock.setGraphic(Theme.icon(group.locked() ? Icons.LOCKED : Icons.UNLOCKED));
         opacity.show(group.opacity() * 100);
         retimed.setSelected(group.retimed());
-    }
-
-    private void rename() {
-        String typed = name.getText().strip();
-        boolean other = session.shot().groups().stream()
-                .anyMatch(group -> group.id().equals(id) && !group.name().equals(typed));
-        if (!typed.isEmpty() && other) {
-            change(Words.TRACE.of("rename-a-group"), g -> g.withName(typed));
-        }
     }
 
     private void move() {

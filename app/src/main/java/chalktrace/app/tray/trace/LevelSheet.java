@@ -14,12 +14,9 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 
 /** One level of the stack in one line: its name, how strong it is, whether it is shown and locked. */
@@ -29,7 +26,7 @@ final class LevelSheet extends HBox {
 
     private final Session session;
     private final String id;
-    private final TextField name = new TextField();
+    private final RowName name;
     private final Button eye;
     private final Button lock;
     private final ToggleButton alone = Buttons.toggle(Icons.ALONE, Words.TRACE.of("show-this-level-alone"));
@@ -50,26 +47,9 @@ final class LevelSheet extends HBox {
                 Icons.UNLOCKED,
                 Words.TRACE.of("lock-or-unlock-this-level"),
                 () -> change(Words.TRACE.of("lock-or-unlock-a-level"), l -> l.withLocked(!l.locked())));
-        name.getStyleClass().add("level-name");
-        name.setFocusTraversable(false);
-        HBox.setHgrow(name, Priority.ALWAYS);
-        name.setOnAction(event -> {
-            rename();
-            getParent().requestFocus();
-        });
-        name.setOnKeyPressed(event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-                name.setText(session.shot().level(id).map(Level::name).orElse(""));
-                getParent().requestFocus();
-            }
-        });
-        name.focusedProperty().addListener((property, before, focused) -> {
-            if (focused) {
-                session.selection().levelProperty().set(id);
-            } else {
-                rename();
-            }
-        });
+        name = new RowName(
+                () -> session.shot().level(id).map(Level::name).orElse(""),
+                typed -> change(Words.TRACE.of("rename-a-level"), l -> l.withName(typed)));
         setOnMousePressed(event -> session.selection().levelProperty().set(id));
         alone.setOnAction(event -> session.view().aloneProperty().set(alone.isSelected() ? id : null));
         session.view().aloneProperty().addListener((property, before, now) -> alone.setSelected(id.equals(now)));
@@ -107,9 +87,7 @@ final class LevelSheet extends HBox {
     }
 
     void show(Level level) {
-        if (!name.isFocused()) {
-            name.setText(level.name());
-        }
+        name.show(level.name());
         eye.setGraphic(Theme.icon(level.visible() ? Icons.SHOWN : Icons.HIDDEN));
         lock.setGraphic(Theme.icon(level.locked() ? Icons.LOCKED : Icons.UNLOCKED));
         if (!opacity.isPressed()) {
@@ -121,16 +99,6 @@ final class LevelSheet extends HBox {
         }
         if (id.equals(session.selection().level())) {
             getStyleClass().add("current");
-        }
-    }
-
-    private void rename() {
-        String typed = name.getText().strip();
-        String before = session.shot().level(id).map(Level::name).orElse("");
-        if (!typed.isEmpty() && !typed.equals(before)) {
-            change(Words.TRACE.of("rename-a-level"), l -> l.withName(typed));
-        } else {
-            name.setText(before);
         }
     }
 
