@@ -1,7 +1,6 @@
 package chalktrace.app.controls;
 
 import chalktrace.app.words.Words;
-import java.util.Locale;
 import java.util.function.Function;
 import javafx.util.StringConverter;
 
@@ -25,8 +24,8 @@ public final class ShownAs {
         };
     }
 
-    /** The names of an enumeration, in small letters, with spaces. */
-    public static <E extends Enum<E>> StringConverter<E> names() {
-        return words(value -> value.name().toLowerCase(Locale.ROOT).replace('_', ' '));
+    /** The names of an enumeration. @param words of the step that it belongs to */
+    public static <E extends Enum<E>> StringConverter<E> names(Words words) {
+        return words(value -> value == null ? "" : words.name(value));
     }
 }

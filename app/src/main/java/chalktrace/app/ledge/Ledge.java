@@ -152,7 +152,8 @@ public final class Ledge extends HBox {
             modes.getChildren().setAll(kinds, ways, holds);
             return;
         }
-        modes.getChildren().setAll(Rows.quiet(tool.id()));
+        modes.getChildren()
+                .setAll(Rows.quiet(Words.TRACE.ifAny("tool." + tool.id()).orElse(tool.id())));
         modes.getChildren().addAll(options(tool));
     }
 

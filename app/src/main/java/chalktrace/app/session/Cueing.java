@@ -21,7 +21,6 @@ import chalktrace.core.sound.Tempo;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import javafx.beans.property.DoubleProperty;
@@ -151,8 +150,7 @@ public final class Cueing {
 
     /** Makes cues of some candidates; these are no candidates any more. */
     public void keep(List<Onsets.Onset> some, Cue.Kind kind) {
-        String name =
-                kind == Cue.Kind.OTHER ? Words.VOICE.of("cue") : kind.name().toLowerCase(Locale.ROOT);
+        String name = kind == Cue.Kind.OTHER ? Words.VOICE.of("cue") : Words.VOICE.name(kind);
         List<Cue> cues = new ArrayList<>();
         for (Onsets.Onset onset : some) {
             if (!candidates.get().contains(onset)) {

@@ -3,6 +3,7 @@ package chalktrace.app.space;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.Sentence;
 import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.space.CameraKey;
@@ -12,7 +13,6 @@ import chalktrace.core.space.SavedView;
 import chalktrace.core.space.Staging;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -52,9 +52,8 @@ final class CameraRows extends VBox {
         for (CameraKey.Move move : CameraKey.Move.values()) {
             moveRow.getChildren()
                     .add(ModelRows.toggle(
-                            ModelRows.title(move),
-                            Words.MODELS.of(
-                                    "from-the-key-before-the", move.name().toLowerCase(Locale.ROOT)),
+                            Sentence.of(Words.MODELS.name(move)),
+                            Words.MODELS.of("from-the-key-before-the", Words.MODELS.name(move)),
                             moves,
                             move,
                             () -> work.move(id, move)));

@@ -3,6 +3,7 @@ package chalktrace.app.space;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.Sentence;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.tray.gather.CardRows;
 import chalktrace.app.words.Words;
@@ -167,8 +168,8 @@ final class ModelRows extends VBox implements CardRows.Part {
         for (ModelLook look : ModelLook.values()) {
             box.getChildren()
                     .add(toggle(
-                            title(look),
-                            Words.MODELS.of("show-the-model-as", title(look).toLowerCase(Locale.ROOT)),
+                            Sentence.of(Words.MODELS.name(look)),
+                            Words.MODELS.of("show-the-model-as", Words.MODELS.name(look)),
                             looks,
                             look,
                             () -> work.change(
@@ -193,11 +194,6 @@ final class ModelRows extends VBox implements CardRows.Part {
                             () -> work.change(Words.MODELS.of("hold-poses"), id, s -> s.withEvery(frames))));
         }
         return edged(box);
-    }
-
-    /** "CLAY" as "Clay". */
-    static String title(Enum<?> value) {
-        return value.name().charAt(0) + value.name().substring(1).toLowerCase(Locale.ROOT);
     }
 
     static ToggleButton toggle(String text, String use, ToggleGroup group, Object value, Runnable chosen) {

@@ -8,7 +8,6 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
 import java.util.Arrays;
-import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -54,26 +53,22 @@ final class DrawnRows extends VBox {
         choice.setFocusTraversable(false);
         choice.getItems().add(HIDDEN);
         for (DrawnPath.Anchor anchor : DrawnPath.Anchor.values()) {
-            choice.getItems().add(title(anchor));
+            choice.getItems().add(Words.STUDY.name(anchor));
         }
         choice.setValue(work.drawn().stream()
                 .filter(shown ->
                         shown.level().equals(level.id()) && shown.part().equals(part))
-                .map(shown -> title(shown.anchor()))
+                .map(shown -> Words.STUDY.name(shown.anchor()))
                 .findFirst()
                 .orElse(HIDDEN));
         choice.setOnAction(event -> work.showDrawn(
                 level.id(),
                 part,
                 Arrays.stream(DrawnPath.Anchor.values())
-                        .filter(anchor -> title(anchor).equals(choice.getValue()))
+                        .filter(anchor -> Words.STUDY.name(anchor).equals(choice.getValue()))
                         .findFirst()));
         HBox row = new HBox(8, new Label(part), Rows.quiet(level.name()), Rows.space(), choice);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
-    }
-
-    private static String title(DrawnPath.Anchor anchor) {
-        return anchor.name().charAt(0) + anchor.name().substring(1).toLowerCase(Locale.ROOT);
     }
 }

@@ -140,7 +140,7 @@ final class ProposalRows extends VBox {
     private VBox row(MotionProposal proposal) {
         Label frame = Rows.number(
                 String.format(Locale.ROOT, "%4d", work.session().shot().setup().number(proposal.frame())));
-        Label kind = new Label(proposal.kind().name().toLowerCase(Locale.ROOT));
+        Label kind = new Label(Words.STUDY.name(proposal.kind()));
         Button take =
                 Buttons.icon(Icons.DONE, Words.STUDY.of("take-this-proposal"), () -> proposals.take(List.of(proposal)));
         take.setId("take-" + proposal.kind().name().toLowerCase(Locale.ROOT) + "-" + proposal.frame());

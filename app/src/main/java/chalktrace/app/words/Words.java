@@ -43,6 +43,23 @@ public enum Words {
         return has(key) ? Optional.of(of(key)) : Optional.empty();
     }
 
+    /** What a choice is called, by the key {@code <its kind>.<its name>}, such as {@code cue-kind.step} of {@code Cue.Kind.STEP}. */
+    public String name(Enum<?> choice) {
+        return of(key(choice));
+    }
+
+    static String key(Enum<?> choice) {
+        Class<?> kind = choice.getDeclaringClass();
+        String within =
+                kind.getEnclosingClass() == null ? "" : kind.getEnclosingClass().getSimpleName();
+        return kebab(within + kind.getSimpleName()) + "."
+                + choice.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static String kebab(String camel) {
+        return camel.replaceAll("(?<=.)(?=[A-Z])", "-").toLowerCase(Locale.ROOT);
+    }
+
     boolean has(String key) {
         return bundle.containsKey(key);
     }

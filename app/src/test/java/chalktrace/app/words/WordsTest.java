@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.MissingResourceException;
 import java.util.Properties;
 import java.util.Set;
@@ -36,6 +37,25 @@ class WordsTest {
     private static final Pattern OWN_TEXT = Pattern.compile("(new (Label|CheckBox|Button|MenuItem|Menu|Fold|Tooltip)"
             + "|Rows\\.(section|hint|quiet)|Buttons\\.(words|edged|main|menu)|\\.setText|notices\\(?\\)?\\.(say|problem))"
             + "\\(\\s*\"[A-Za-z]");
+
+    /** What is chosen from by name. */
+    private static final Map<Words, List<String>> CHOICES = Map.of(
+            Words.TRACE,
+            List.of(
+                    "chalktrace.app.session.View$Only",
+                    "chalktrace.app.session.View$Handling",
+                    "chalktrace.app.tray.trace.ChalkRows$Scope",
+                    "chalktrace.core.between.SquashAndStretch$Stays",
+                    "chalktrace.core.render.OnionSkin$Step",
+                    "chalktrace.core.shot.Chalk$Role",
+                    "chalktrace.core.shot.LevelStyle$Role",
+                    "chalktrace.core.stroke.LineShape$Tip"),
+            Words.VOICE,
+            List.of("chalktrace.core.shot.Cue$Kind"),
+            Words.STUDY,
+            List.of("chalktrace.core.motion.MotionProposal$Kind", "chalktrace.core.render.DrawnPath$Anchor"),
+            Words.MODELS,
+            List.of("chalktrace.core.space.ModelLook", "chalktrace.core.space.CameraKey$Move"));
 
     private record Asked(String kind, String key, boolean open) {}
 
@@ -72,7 +92,7 @@ class WordsTest {
 
     @ParameterizedTest
     @EnumSource(Words.class)
-    void whatIsAskedForIsThereAndNothingIsLeftOver(Words words) throws IOException {
+    void whatIsAskedForIsThereAndNothingIsLeftOver(Words words) throws Exception {
         Set<String> left = new TreeSet<>(bundle(words).stringPropertyNames());
         Set<String> missing = new TreeSet<>();
         for (Asked asked : asked(words)) {
@@ -85,17 +105,22 @@ class WordsTest {
             }
             wanted.forEach(key -> {
                 left.remove(key);
-                if (bundleLacks(words, key)) {
+                if (!words.has(key)) {
                     missing.add(key);
                 }
             });
         }
+        for (String kind : CHOICES.getOrDefault(words, List.of())) {
+            for (Object choice : Class.forName(kind).getEnumConstants()) {
+                String key = Words.key((Enum<?>) choice);
+                left.remove(key);
+                if (!words.has(key)) {
+                    missing.add(key);
+                }
+            }
+        }
         assertThat(missing).isEmpty();
         assertThat(left).isEmpty();
-    }
-
-    private static boolean bundleLacks(Words words, String key) {
-        return !words.has(key);
     }
 
     /** Sentences that are put together from parts can't be translated. */

@@ -12,7 +12,6 @@ import chalktrace.core.edit.ChalkEdits;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.time.FrameRange;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import javafx.geometry.Pos;
@@ -160,8 +159,7 @@ final class ChalkRows extends VBox {
         box.setFocusTraversable(false);
         box.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(box, Priority.ALWAYS);
-        box.setConverter(ShownAs.words(value ->
-                value == null ? "" : value.name().toLowerCase(Locale.ROOT).replace('_', ' ')));
+        box.setConverter(ShownAs.names(Words.TRACE));
     }
 
     private void unlessShowing(Runnable does) {

@@ -7,7 +7,6 @@ import chalktrace.app.controls.ShownAs;
 import chalktrace.app.session.Session;
 import chalktrace.app.words.Words;
 import chalktrace.core.between.SquashAndStretch;
-import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -35,7 +34,7 @@ final class ElasticRows extends VBox {
         stays.getItems().setAll(SquashAndStretch.Stays.values());
         stays.setValue(SquashAndStretch.Stays.MIDDLE);
         stays.setFocusTraversable(false);
-        stays.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
+        stays.setConverter(ShownAs.names(Words.TRACE));
         for (NumberField field : new NumberField[] {direction, factor, delay, overshoot, frames}) {
             field.setPrefWidth(52);
             field.setMinWidth(52);

@@ -12,7 +12,6 @@ import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.LevelStyle;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -46,7 +45,7 @@ final class LevelStyleRows extends VBox {
         this.session = session;
         role.getItems().setAll(LevelStyle.Role.values());
         role.setId("level-role");
-        role.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
+        role.setConverter(ShownAs.names(Words.TRACE));
         role.setOnAction(
                 event -> change(Words.TRACE.of("set-what-a-level-is"), style -> style.withRole(role.getValue())));
         tinted.setId("level-tinted");

@@ -16,7 +16,6 @@ import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.ShotSetup;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -59,7 +58,7 @@ final class OnionRows extends VBox {
         CheckBox all = new CheckBox(Words.TRACE.of("on-all-levels-box"));
         all.selectedProperty().bindBidirectional(session.view().onionAllLevelsProperty());
         step.getItems().setAll(OnionSkin.Step.values());
-        step.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
+        step.setConverter(ShownAs.names(Words.TRACE));
         step.setOnAction(event -> change(skin -> skin.withStep(step.getValue())));
         step.setId("onion-step");
         strength = new ValueSlider(Words.TRACE.of("strength"), 5, 100, 0, v -> fade(v / 100, -1, -1))

@@ -29,6 +29,8 @@ import javafx.scene.layout.VBox;
 final class PickRows extends VBox {
 
     private final Session session;
+    private static final double TWO_LINES_PX = 34;
+
     private final Label count = Rows.hint("");
     private final NumberField right = new NumberField("pick-right", 0, () -> {});
     private final NumberField down = new NumberField("pick-down", 0, () -> {});
@@ -69,6 +71,9 @@ final class PickRows extends VBox {
                 Words.TRACE.of("each-part"),
                 Words.TRACE.of("scale-each-part-about-its"),
                 () -> picking.scaleEach(percent.value()));
+        // What is said while nothing is selected takes two lines: the buttons below stay where they are.
+        count.setMinHeight(TWO_LINES_PX);
+        count.setAlignment(Pos.TOP_LEFT);
         getChildren()
                 .addAll(
                         Rows.section(Words.TRACE.of("selection")),
@@ -133,7 +138,7 @@ final class PickRows extends VBox {
                 View.Handling.GRID, Words.TRACE.of("bend-it-by-a-grid"),
                 View.Handling.POINTS, Words.TRACE.of("points-and-handles-of-one")));
         uses.forEach((handling, use) -> {
-            ToggleButton one = Buttons.toggle(handling.name().toLowerCase(Locale.ROOT), use);
+            ToggleButton one = Buttons.toggle(Words.TRACE.name(handling), use);
             one.setId("handling-" + handling.name().toLowerCase(Locale.ROOT));
             one.setToggleGroup(group);
             one.setMinWidth(Region.USE_PREF_SIZE);

@@ -61,7 +61,7 @@ final class TimingRows extends VBox {
         only.setValue(View.Only.ALL);
         only.setId("see-only");
         only.setFocusTraversable(false);
-        only.setConverter(ShownAs.names());
+        only.setConverter(ShownAs.names(Words.TRACE));
         only.valueProperty().bindBidirectional(session.view().onlyProperty());
         CheckBox runs = new CheckBox(Words.TRACE.of("footage-runs-on-meanwhile"));
         runs.selectedProperty().bindBidirectional(session.view().footageRunsProperty());

@@ -121,7 +121,7 @@ final class CueRows extends VBox {
                 cue -> cue.withName(name.getText().strip())));
         kind.getItems().setAll(Cue.Kind.values());
         kind.setFocusTraversable(false);
-        kind.setConverter(ShownAs.words(value -> value.name().toLowerCase(Locale.ROOT)));
+        kind.setConverter(ShownAs.names(Words.VOICE));
         kind.setOnAction(event -> cue().filter(cue -> kind.getValue() != null && cue.kind() != kind.getValue())
                 .ifPresent(cue -> change(Words.VOICE.of("kind-of-a-cue"), c -> c.withKind(kind.getValue()))));
         lead.setPrefWidth(48);
