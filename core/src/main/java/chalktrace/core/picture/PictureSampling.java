@@ -6,7 +6,10 @@ package chalktrace.core.picture;
  */
 public final class PictureSampling {
 
-    private static final int SLOTS = 9;
+    private static final int SLOTS = 10;
+
+    /** The slot of a row that is being spread. */
+    private static final int SPREAD_FROM = 9;
 
     /** Two rows of each of three planes. */
     private static final int ROWS = 6;
@@ -18,6 +21,10 @@ public final class PictureSampling {
     private final double[] sites = new double[3];
     private final int[][] scratch = new int[SLOTS][0];
     private final Row[] rows = new Row[ROWS];
+
+    /** Such rows at the columns of output. */
+    private final Row[] spreadRows = new Row[ROWS];
+
     private int latest;
 
     /** A part of a row of samples as numbers. */
@@ -27,7 +34,15 @@ public final class PictureSampling {
         private int first;
         private int count;
         private int used;
+        private boolean isNew = true;
         private int[] values = new int[0];
+
+        int[] room(int length) {
+            if (values.length < length) {
+                values = new int[length];
+            }
+            return values;
+        }
 
         boolean is(Plane other, int row, int from, int length) {
             return plane == other && number == row && first == from && count == length;
@@ -48,7 +63,13 @@ public final class PictureSampling {
      * @param index of each output's left neighbour, counted from {@code first}
      * @param share of its right neighbour, 0 to 255
      */
-    record Columns(int first, int span, int[] index, int[] share) {}
+    record Columns(int first, int span, int[] index, int[] share) {
+
+        /** Whether there are more columns than samples. */
+        boolean spreads() {
+            return index.length >= span;
+        }
+    }
 
     /** Whether each column is exactly one sample, side by side. */
     boolean isOneToOne() {
@@ -82,16 +103,38 @@ public final class PictureSampling {
      * are kept.
      */
     int[] samples(Plane plane, int number, int first, int count) {
+        Row row = row(rows, plane, number, first, count);
+        if (row.isNew) {
+            plane.samples(number, first, count, row.room(count));
+            row.isNew = false;
+        }
+        return row.values;
+    }
+
+    /** A plane's row at some columns, as 256 times the sample; kept as {@link #samples}. */
+    int[] spread(Plane plane, int number, Columns columns) {
+        Row row = row(spreadRows, plane, number, columns.first(), columns.index().length);
+        if (row.isNew) {
+            int[] values = scratch(SPREAD_FROM, columns.span() + 1);
+            plane.samples(number, columns.first(), columns.span(), values);
+            Plane.spread(values, columns, row.room(columns.index().length));
+            row.isNew = false;
+        }
+        return row.values;
+    }
+
+    /** The row as it is kept, or in the place of the one that was not asked for longest, to be filled. */
+    private Row row(Row[] kept, Plane plane, int number, int first, int count) {
         Row oldest = null;
         for (int i = 0; i < ROWS; i++) {
-            Row row = rows[i];
+            Row row = kept[i];
             if (row == null) {
                 row = new Row();
-                rows[i] = row;
+                kept[i] = row;
             }
             if (row.is(plane, number, first, count)) {
                 row.used = ++latest;
-                return row.values;
+                return row;
             }
             oldest = oldest == null || row.used < oldest.used ? row : oldest;
         }
@@ -100,11 +143,8 @@ public final class PictureSampling {
         oldest.first = first;
         oldest.count = count;
         oldest.used = ++latest;
-        if (oldest.values.length < count) {
-            oldest.values = new int[count];
-        }
-        plane.samples(number, first, count, oldest.values);
-        return oldest.values;
+        oldest.isNew = true;
+        return oldest;
     }
 
     /** A position in the plane of chroma. @param site of its first sample, in samples of luma */

@@ -93,9 +93,20 @@ public final class Plane {
         return best;
     }
 
-    /** Fills a row by sampling between four neighbours: first the two rows are mixed, then the columns. */
+    /**
+     * Fills a row by sampling between four neighbours. The order is the cheaper one: where samples are spread, each row of them is spread
+     * once and serves several rows of output; else the two rows are mixed first, then the columns. The result is the same.
+     */
     void sampleRow(
             PictureSampling sampling, PictureSampling.Columns columns, int y, int count, int[] out, int[] mixed) {
+        if (columns.spreads()) {
+            int row = clamp(y >> 8, height);
+            int part = y < 0 ? 0 : y & 255;
+            int[] upper = sampling.spread(this, row, columns);
+            int[] lower = part == 0 ? upper : sampling.spread(this, Math.min(row + 1, height - 1), columns);
+            mixSpread(upper, lower, part, count, out);
+            return;
+        }
         mixRows(sampling, y, columns.first(), columns.span(), mixed);
         // The last column mixes with itself.
         mixed[columns.span()] = mixed[columns.span() - 1];
@@ -118,6 +129,25 @@ public final class Plane {
         int[] upper = sampling.samples(this, row, first, count);
         int[] lower = fy == 0 ? upper : sampling.samples(this, Math.min(row + 1, height - 1), first, count);
         mix(upper, lower, fy, count, out);
+    }
+
+    private static void mixSpread(int[] upper, int[] lower, int part, int count, int[] out) {
+        int rest = 256 - part;
+        for (int x = 0; x < count; x++) {
+            out[x] = upper[x] * rest + lower[x] * part + 32768 >> 16;
+        }
+    }
+
+    /** A row at some columns, as 256 times the sample. @param values of the row, from the columns' first on, with room for one more */
+    static void spread(int[] values, PictureSampling.Columns columns, int[] out) {
+        // The last column mixes with itself.
+        values[columns.span()] = values[columns.span() - 1];
+        int[] index = columns.index();
+        int[] share = columns.share();
+        for (int i = 0; i < index.length; i++) {
+            int left = values[index[i]];
+            out[i] = (left << 8) + (values[index[i] + 1] - left) * share[i];
+        }
     }
 
     private static void mix(int[] upper, int[] lower, int part, int count, int[] out) {

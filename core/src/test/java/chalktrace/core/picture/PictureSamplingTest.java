@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.SplittableRandom;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PictureSamplingTest {
 
@@ -34,9 +35,30 @@ class PictureSamplingTest {
         int[] out = new int[count];
         picture.argbRow(new PictureSampling(first, step, count), row, count, out);
         for (int i = 0; i < count; i++) {
-            int expected = picture.argbAt(first + i * step, row);
-            for (int shift = 0; shift <= 24; shift += 8) {
-                assertThat(out[i] >>> shift & 255).isCloseTo(expected >>> shift & 255, within(2));
+            assertNear(out[i], picture.argbAt(first + i * step, row));
+        }
+    }
+
+    private static void assertNear(int word, int expected) {
+        for (int shift = 0; shift <= 24; shift += 8) {
+            assertThat(word >>> shift & 255).isCloseTo(expected >>> shift & 255, within(2));
+        }
+    }
+
+    /** What is kept from row to row must be that of the row, whichever come after each other, in pictures that are spread or squeezed. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.4, 0.9, 1.3})
+    void rowsOfOneSamplingAgreeInAnyOrder(double step) {
+        YuvPicture picture = noise(40, 30, ChromaSite.left(1, 1));
+        int count = (int) (38 / step);
+        PictureSampling sampling = new PictureSampling(0.3, step, count);
+        SplittableRandom random = new SplittableRandom(3);
+        int[] out = new int[count];
+        for (int n = 0; n < 60; n++) {
+            double row = n < 30 ? n * step : random.nextDouble(0, 29);
+            picture.argbRow(sampling, row, count, out);
+            for (int i = 0; i < count; i++) {
+                assertNear(out[i], picture.argbAt(0.3 + i * step, row));
             }
         }
     }
