@@ -54,15 +54,7 @@ final class GroundCache {
             return count;
         }
         Ground wanted = Ground.of(tile.bounds(), surface.view(), layers);
-        int[] known;
-        synchronized (tiles) {
-            known = tiles.get(wanted);
-        }
-        if (known != null) {
-            for (int y = 0; y < tile.height(); y++) {
-                System.arraycopy(
-                        known, y * tile.width(), tile.pixels(), tile.index(tile.x(), tile.y() + y), tile.width());
-            }
+        if (isCopied(wanted, tile)) {
             return count;
         }
         layers.forEach(layer -> layer.paint(surface, tile));
@@ -72,19 +64,40 @@ final class GroundCache {
         return count;
     }
 
+    /** Within the lock, as words that are forgotten serve again. */
+    private boolean isCopied(Ground wanted, PixelTile tile) {
+        synchronized (tiles) {
+            int[] known = tiles.get(wanted);
+            for (int y = 0; known != null && y < tile.height(); y++) {
+                System.arraycopy(
+                        known, y * tile.width(), tile.pixels(), tile.index(tile.x(), tile.y() + y), tile.width());
+            }
+            return known != null;
+        }
+    }
+
     private void keep(Ground ground, PixelTile tile) {
-        int[] copy = new int[tile.width() * tile.height()];
+        int[] copy = room(tile.width() * tile.height());
         for (int y = 0; y < tile.height(); y++) {
             System.arraycopy(tile.pixels(), tile.index(tile.x(), tile.y() + y), copy, y * tile.width(), tile.width());
         }
         synchronized (tiles) {
             int[] before = tiles.put(ground, copy);
             words += copy.length - (before == null ? 0 : before.length);
+        }
+    }
+
+    /** Words that belong to nobody; those of the oldest ground, once there are enough: they are too many to be made anew for each step. */
+    private int[] room(int length) {
+        synchronized (tiles) {
+            int[] free = new int[0];
             var oldest = tiles.values().iterator();
-            while (words > MOST_WORDS && oldest.hasNext()) {
-                words -= oldest.next().length;
+            while (words + length > MOST_WORDS && oldest.hasNext()) {
+                free = oldest.next();
+                words -= free.length;
                 oldest.remove();
             }
+            return free.length == length ? free : new int[length];
         }
     }
 }
