@@ -16,7 +16,7 @@ final class MeasureTable {
     static String of(List<StudyWork.MovingTrack> tracks, int heightPx) {
         StringJoiner head = new StringJoiner(",", "point,frame,", LINE_END);
         for (StudyMeasure measure : StudyMeasure.values()) {
-            head.add(measure.title().toLowerCase(Locale.ROOT));
+            head.add(measure.name().toLowerCase(Locale.ROOT));
         }
         StringBuilder out = new StringBuilder(head.toString());
         for (StudyWork.MovingTrack track : tracks) {

@@ -80,7 +80,7 @@ final class ProposalRows extends VBox {
         FlowPane row = new FlowPane();
         for (StudyMeasure measure : StudyMeasure.values()) {
             ToggleButton button = Buttons.toggle(measure.title(), Words.STUDY.of("show-in-the-graph", measure.unit()));
-            button.setId("graph-" + measure.title().toLowerCase(Locale.ROOT));
+            button.setId("graph-" + measure.name().toLowerCase(Locale.ROOT));
             button.setToggleGroup(group);
             button.setSelected(measure == work.measureProperty().get());
             button.setOnAction(event -> {
