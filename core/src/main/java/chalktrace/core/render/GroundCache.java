@@ -11,8 +11,8 @@ import java.util.Map;
  */
 final class GroundCache {
 
-    /** About eight screens of 1920x1080, some thirty of a board of 1000x468. */
-    private static final long MOST_WORDS = 16L << 20;
+    /** About six screens of 1920x1080, 25 of a board of 1000x468. */
+    private static final long MOST_WORDS = 12L << 20;
 
     /** @param glance at the layers, which tells most grounds of a place apart: what drawings hold is never hashed for a tile */
     private record Ground(Rectangle place, int glance, Viewpoint view, List<SceneLayer> layers) {
