@@ -33,7 +33,12 @@ public enum Words {
      * @throws IndexOutOfBoundsException when it has more places than there are parts
      */
     public String of(String key, Object... parts) {
-        Matcher places = PLACE.matcher(bundle.getString(key));
+        String text = bundle.getString(key);
+        // Most have none, and lanes ask on each frame.
+        if (text.indexOf('{') < 0) {
+            return text;
+        }
+        Matcher places = PLACE.matcher(text);
         return places.replaceAll(
                 place -> Matcher.quoteReplacement(String.valueOf(parts[Integer.parseInt(place.group(1))])));
     }

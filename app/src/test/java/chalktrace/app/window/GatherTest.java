@@ -3,6 +3,7 @@ package chalktrace.app.window;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.app.footage.Footages;
 import chalktrace.app.session.Placing;
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
@@ -156,6 +157,13 @@ class GatherTest {
                 .picture());
         Picture exact = References.open(Path.of(file)).picture(57);
         assertThat(own.argbAt(200, 100)).as("the footage's own picture").isEqualTo(exact.argbAt(200, 100));
+        // In play the proxy shows even where the footage's own picture is at hand: all frames look alike.
+        window.await(() -> {
+            window.session.transport().play(1);
+            boolean proxy = window.session.footages().seenProperty().get() == Footages.Seen.PROXY;
+            window.session.transport().togglePlay();
+            return proxy;
+        });
     }
 
     @Test
