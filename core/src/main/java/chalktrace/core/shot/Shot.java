@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -26,7 +27,7 @@ import java.util.stream.Stream;
  * @param marks in rising order of their frames; at most one a frame for the shot and for each level, besides notes
  * @param guides lines that help to draw, in the order in which they were set
  * @param tracks points of footage that are followed; those of footage that goes, go with it
- * @param rides of footage and guides that go along with a point, while both are there; the first of each counts
+ * @param rides of footage and guides that go along with a point, while both are there; the first of each counts, and none rides on a point of its own
  */
 public record Shot(
         String name,
@@ -60,8 +61,12 @@ public record Shot(
         tracks = kept(tracks, track -> clips.contains(track.footage()));
         Set<String> riders =
                 Stream.concat(clips.stream(), guides.stream().map(Guide::id)).collect(Collectors.toSet());
-        Set<String> points = tracks.stream().map(Track::id).collect(Collectors.toSet());
-        rides = kept(rides, ride -> points.contains(ride.track()) && riders.contains(ride.rider()));
+        Map<String, String> points = tracks.stream().collect(Collectors.toMap(Track::id, Track::footage, (a, b) -> a));
+        rides = kept(
+                rides,
+                ride -> points.containsKey(ride.track())
+                        && riders.contains(ride.rider())
+                        && !points.get(ride.track()).equals(ride.rider()));
         Set<String> taken = new HashSet<>();
         ids(chalks, levels, groups, footage, sounds, speech.words(), cues, guides, tracks)
                 .forEach(id -> requireNew(taken, id));

@@ -114,6 +114,13 @@ class RideEditsTest {
         assertThat(after.withFootage(List.of(clip("walk"))).rides()).isEmpty();
     }
 
+    /** As only a file that was written by hand can say. */
+    @Test
+    void aReferenceNeverRidesOnItsOwnPoint() {
+        assertThat(shot().withRides(List.of(ride("walk", "hip", right(5)))).rides())
+                .isEmpty();
+    }
+
     /** Over three references, each on a point of another. */
     @Test
     void nothingCarriesItselfAndCarriersComeFirst() {
