@@ -13,6 +13,17 @@ import com.tngtech.archunit.lang.ArchRule;
 @AnalyzeClasses(packages = "chalktrace", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
 
+    private static final String[] FEATURES = {
+        "chalktrace.app.gather..",
+        "chalktrace.app.study..",
+        "chalktrace.app.trace..",
+        "chalktrace.app.voice..",
+        "chalktrace.app.finish..",
+        "chalktrace.app.ruler..",
+        "chalktrace.app.notes..",
+        "chalktrace.app.space.."
+    };
+
     @ArchTest
     static final ArchRule coreStandsOnItsOwn = noClasses()
             .that()
@@ -76,8 +87,20 @@ class ArchitectureTest {
             slices().matching("chalktrace.app.(footage|sound)..").should().notDependOnEachOther();
 
     @ArchTest
-    static final ArchRule featuresDoNotKnowEachOther =
-            slices().matching("chalktrace.app.(ruler|notes|space)..").should().notDependOnEachOther();
+    static final ArchRule featuresDoNotKnowEachOther = slices().matching(
+                    "chalktrace.app.(gather|study|trace|voice|finish|ruler|notes|space)..")
+            .should()
+            .notDependOnEachOther();
+
+    /** Only the window knows which features there are; the parts that host them know none. */
+    @ArchTest
+    static final ArchRule onlyTheWindowKnowsTheFeatures = noClasses()
+            .that(JavaClass.Predicates.resideInAPackage("chalktrace.app..")
+                    .and(JavaClass.Predicates.resideOutsideOfPackages(FEATURES))
+                    .and(JavaClass.Predicates.resideOutsideOfPackage("chalktrace.app.window")))
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(FEATURES);
 
     @ArchTest
     static final ArchRule appHasNoCycles =

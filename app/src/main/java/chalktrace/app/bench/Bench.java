@@ -49,14 +49,9 @@ public final class Bench extends VBox {
     private static final LaneKind PICTURE =
             new LaneKind(100, Set.of(Step.GATHER, Step.STUDY, Step.TRACE, Step.FINISH), PictureLane::new);
     private static final LaneKind MARKS = new LaneKind(200, Set.of(Step.values()), MarkLane::new);
-    private static final LaneKind PHONES = new LaneKind(500, Set.of(Step.VOICE, Step.FINISH), PhoneLane::new);
-    private static final LaneKind MOUTHS = new LaneKind(600, Set.of(Step.VOICE, Step.FINISH), MouthLane::new);
     private static final int LEVELS = 300;
     private static final Set<Step> LEVELS_NEEDED_BY = Set.of(Step.GATHER, Step.STUDY, Step.TRACE, Step.FINISH);
-    private static final int WORDS = 400;
     private static final int SOUNDS = 700;
-    private static final int CUES = 800;
-    private static final Set<Step> VOICED = Set.of(Step.VOICE, Step.FINISH);
 
     /** A lane with its name, in its place. */
     private record Row(int order, Set<Step> neededBy, Predicate<Shot> wanted, Lane lane, Node node) {}
@@ -65,8 +60,6 @@ public final class Bench extends VBox {
     private final BenchScale scale;
     private final Spectrograms spectrograms;
     private final LaneStack lanes = new LaneStack();
-    private final WordLane words;
-    private final CueLane cues;
     private final List<Row> fixed = new ArrayList<>();
     private List<Row> wantedRows = List.of();
     private List<Row> rows = List.of();
@@ -79,16 +72,12 @@ public final class Bench extends VBox {
         this.scale = new BenchScale(session);
         this.spectrograms = new Spectrograms(session);
         getStyleClass().add("bench");
-        words = new WordLane(session, scale);
-        cues = new CueLane(session, scale);
-        Stream.concat(Stream.of(PICTURE, MARKS, PHONES, MOUTHS), more.stream())
+        Stream.concat(Stream.of(PICTURE, MARKS), more.stream())
                 .forEach(kind -> fixed.add(row(
                         kind.order(),
                         kind.neededBy(),
                         kind.wanted(),
                         kind.lane().apply(session, scale))));
-        fixed.add(row(WORDS, VOICED, shot -> true, words));
-        fixed.add(row(CUES, VOICED, shot -> true, cues));
         VBox.setVgrow(lanes, Priority.ALWAYS);
         getChildren().addAll(grip(), lanes, gateFoot(), new WholeShot(session, scale));
         setPrefHeight(session.preferences().benchHeight(START_HEIGHT));
@@ -110,16 +99,6 @@ public final class Bench extends VBox {
             out.add(lane);
         }
         return out;
-    }
-
-    /** Opens a word at the gate. */
-    public void typeWord() {
-        words.typeAtGate();
-    }
-
-    /** Sets a cue at the gate. */
-    public void typeCue() {
-        cues.typeAtGate();
     }
 
     /** Makes the lanes of levels and sounds anew when these come, go or change places. */

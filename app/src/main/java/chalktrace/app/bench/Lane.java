@@ -184,7 +184,7 @@ public abstract class Lane extends Region {
     }
 
     /** Whether a place is at an edge that can be trimmed. */
-    static boolean isEdge(double x, double edge) {
+    protected static boolean isEdge(double x, double edge) {
         return Math.abs(x - edge) <= EDGE_PX;
     }
 

@@ -3,8 +3,9 @@ package chalktrace.app.feature;
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
 import chalktrace.app.board.BoardView;
+import chalktrace.app.cards.CardRows;
+import chalktrace.app.keys.Keys;
 import chalktrace.app.tray.TrayRows;
-import chalktrace.app.tray.gather.CardRows;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
@@ -36,6 +37,9 @@ public interface Feature {
     default List<TrayRows> trayRows() {
         return List.of();
     }
+
+    /** Says what its commands do; called once, when its lanes and rows have their places. */
+    default void actions(Keys keys) {}
 
     /** Ends what it does; the window closes. */
     default void close() {}

@@ -3,8 +3,9 @@ package chalktrace.app.feature;
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
 import chalktrace.app.board.BoardView;
+import chalktrace.app.cards.CardRows;
+import chalktrace.app.keys.Keys;
 import chalktrace.app.tray.TrayRows;
-import chalktrace.app.tray.gather.CardRows;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
@@ -34,6 +35,15 @@ public record Features(List<Feature> all) {
 
     public List<TrayRows> trayRows() {
         return all.stream().flatMap(feature -> feature.trayRows().stream()).toList();
+    }
+
+    public void actions(Keys keys) {
+        all.forEach(feature -> feature.actions(keys));
+    }
+
+    /** The one of a kind. */
+    public <F extends Feature> F of(Class<F> kind) {
+        return all.stream().filter(kind::isInstance).map(kind::cast).findFirst().orElseThrow();
     }
 
     public void close() {

@@ -1,8 +1,10 @@
 package chalktrace.app.keys;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -33,13 +35,15 @@ public final class Keys {
     public static final Object TAKES_KEYS = new Object();
 
     private final KeySet set;
-    private final Map<Action, Runnable> actions = new EnumMap<>(Action.class);
-    private final Map<Action, BooleanSupplier> conditions = new EnumMap<>(Action.class);
+    private final Map<Action, List<Deed>> deeds = new EnumMap<>(Action.class);
     private final Map<Action, BooleanProperty> held = new EnumMap<>(Action.class);
     private final Map<KeyCode, Action> down = new HashMap<>();
 
     /** Keys that are down but have done all that they do. */
     private final Set<KeyCode> spent = new HashSet<>();
+
+    /** What an action does while it is wanted. */
+    private record Deed(BooleanSupplier wanted, Runnable does) {}
 
     private boolean lastPressWasOurs;
     private final Timeline roll = new Timeline();
@@ -50,28 +54,33 @@ public final class Keys {
 
     /** Does something when the action's key goes down. */
     public Keys on(Action action, Runnable does) {
-        actions.put(action, does);
-        return this;
+        return onWhile(action, () -> true, does);
     }
 
-    /** As {@link #on}, but only while it is wanted; else the key is left to whoever else wants it. */
+    /**
+     * As {@link #on}, but only while it is wanted; else the key is left to whoever else wants it. Of several that an action
+     * does, the first that is wanted is done.
+     */
     public Keys onWhile(Action action, BooleanSupplier wanted, Runnable does) {
-        conditions.put(action, wanted);
-        return on(action, does);
+        deeds.computeIfAbsent(action, any -> new ArrayList<>()).add(new Deed(wanted, does));
+        return this;
     }
 
     /** Does what an action's key does when it goes down; nothing where it is not wanted, or only lasts while a key is held. */
     public void run(Action action) {
-        boolean wanted = conditions.getOrDefault(action, () -> true).getAsBoolean();
-        Runnable does = actions.get(action);
-        if (wanted && does != null) {
-            does.run();
-        }
+        wanted(action).ifPresent(Runnable::run);
+    }
+
+    private Optional<Runnable> wanted(Action action) {
+        return deeds.getOrDefault(action, List.of()).stream()
+                .filter(deed -> deed.wanted().getAsBoolean())
+                .map(Deed::does)
+                .findFirst();
     }
 
     /** As if the action's key went down, such as a button on the pen; to be followed by {@link #end}. */
     public void begin(Action action) {
-        if (conditions.getOrDefault(action, () -> true).getAsBoolean()) {
+        if (isWanted(action)) {
             start(action);
         }
     }
@@ -86,7 +95,12 @@ public final class Keys {
 
     /** Whether {@link #run} does something. */
     public boolean runs(Action action) {
-        return actions.containsKey(action);
+        return deeds.containsKey(action);
+    }
+
+    /** Whether an action does something now; one that only lasts while its key is held always does. */
+    private boolean isWanted(Action action) {
+        return !deeds.containsKey(action) || wanted(action).isPresent();
     }
 
     /** Keeps a property true for as long as the action's key is held. */
@@ -138,9 +152,8 @@ public final class Keys {
         if (!event.isShortcutDown() && takes(scene.getFocusOwner(), code)) {
             return false;
         }
-        Optional<Action> action = set.find(event)
-                .filter(a -> !typing || a.worksInFields())
-                .filter(a -> !conditions.containsKey(a) || conditions.get(a).getAsBoolean());
+        Optional<Action> action =
+                set.find(event).filter(a -> !typing || a.worksInFields()).filter(this::isWanted);
         if (action.isEmpty()) {
             return false;
         }
@@ -158,12 +171,11 @@ public final class Keys {
     }
 
     private void start(Action action) {
-        Optional.ofNullable(actions.get(action)).ifPresent(Runnable::run);
+        run(action);
         Optional.ofNullable(held.get(action)).ifPresent(property -> property.set(true));
         if (action.rolls()) {
-            Runnable step = actions.get(action);
             roll.stop();
-            roll.getKeyFrames().setAll(new KeyFrame(Duration.seconds(1 / ROLLS_A_SECOND), tick -> step.run()));
+            roll.getKeyFrames().setAll(new KeyFrame(Duration.seconds(1 / ROLLS_A_SECOND), tick -> run(action)));
             roll.setCycleCount(Animation.INDEFINITE);
             roll.setDelay(ROLL_STARTS_AFTER);
             roll.playFromStart();

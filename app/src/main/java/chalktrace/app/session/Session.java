@@ -12,18 +12,15 @@ import chalktrace.app.kernel.Proposals;
 import chalktrace.app.kernel.Selection;
 import chalktrace.app.kernel.Shelf;
 import chalktrace.app.keys.KeySet;
-import chalktrace.app.sound.Recording;
 import chalktrace.app.sound.SoundMoves;
 import chalktrace.app.sound.Sounds;
 import chalktrace.app.sound.Transport;
 import chalktrace.app.sound.VoiceSound;
 import chalktrace.app.state.MediaFolders;
 import chalktrace.app.state.Preferences;
-import chalktrace.app.state.UserDictionary;
 import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
-import chalktrace.media.sound.DeviceIn;
 import chalktrace.media.sound.SoundOut;
 import java.nio.file.Path;
 import java.util.function.Supplier;
@@ -34,6 +31,7 @@ public final class Session {
     /** How often the files of the footage are looked at for changes. */
     private static final int CHANGES_SECONDS = 3;
 
+    private final Path stateFolder;
     private final Document document;
     private final Selection selection;
     private final View view = new View();
@@ -51,7 +49,6 @@ public final class Session {
     private final Proposals proposals;
     private final Shelf shelf;
     private final Gathering gathering;
-    private final Exporting exporting;
     private final Looking looking;
     private final Painting painting;
     private final Picking picking;
@@ -60,19 +57,15 @@ public final class Session {
     private final Timing timing;
     private final InBetweening inBetweening;
     private final KeySet keys;
-    private final MouthsSeen mouthsSeen = new MouthsSeen();
     private final VoiceSound voiceSound;
-    private final Voicing voicing;
-    private final Cueing cueing;
     private final SoundMoves soundMoves;
-    private final MouthFollowing mouthFollowing;
-    private final Recording recording;
 
     /**
      * @param devices opens the sound device, or its stand-in
      * @param stateFolder where the program keeps what is not part of a shot
      */
     public Session(Supplier<SoundOut> devices, Path stateFolder) {
+        this.stateFolder = stateFolder;
         document = new Document(Shot.empty(Shelf.UNTITLED, ShotSetup.standard()), notices);
         selection = new Selection(document);
         preferences = new Preferences(stateFolder);
@@ -94,20 +87,20 @@ public final class Session {
         jobs.repeat(shelf::lookForPlace, CHANGES_SECONDS);
         looking = new Looking(document, transport);
         gathering = new Gathering(document, proposals, notices, looking, outsideMedia);
-        exporting = new Exporting(document, jobs, notices);
         painting = new Painting(document, selection, transport, proposals, notices);
         snapping = new Snapping(document, transport, footages, jobs);
         picking = new Picking(document, selection, transport, view);
         timing = new Timing(document, selection, transport, jobs, notices);
         inBetweening = new InBetweening(document, selection, transport, view, keys, proposals, notices);
         transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
-        recording = new Recording(document, transport, jobs, notices, stateFolder, DeviceIn::openOrSimulated);
         voiceSound = new VoiceSound(document, sounds, notices);
-        voicing = new Voicing(document, voiceSound, new UserDictionary(stateFolder), jobs, proposals, notices);
-        soundMoves = new SoundMoves(document, voiceSound, sounds);
-        cueing = new Cueing(document, voiceSound, sounds, soundMoves, transport, proposals, notices);
-        mouthFollowing = new MouthFollowing(document, transport, proposals, notices);
+        soundMoves = new SoundMoves(document, voiceSound, sounds, transport, proposals, notices);
         drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, proposals, notices);
+    }
+
+    /** Where the program keeps what is not part of a shot. */
+    public Path stateFolder() {
+        return stateFolder;
     }
 
     public Document document() {
@@ -206,32 +199,12 @@ public final class Session {
         return inBetweening;
     }
 
-    public Recording recording() {
-        return recording;
-    }
-
-    public MouthsSeen mouthsSeen() {
-        return mouthsSeen;
-    }
-
     public VoiceSound voiceSound() {
         return voiceSound;
     }
 
     public SoundMoves soundMoves() {
         return soundMoves;
-    }
-
-    public Cueing cueing() {
-        return cueing;
-    }
-
-    public MouthFollowing mouthFollowing() {
-        return mouthFollowing;
-    }
-
-    public Voicing voicing() {
-        return voicing;
     }
 
     public Timing timing() {
@@ -251,10 +224,6 @@ public final class Session {
         return Landings.next(document.shot(), selection, transport, view);
     }
 
-    public Exporting exporting() {
-        return exporting;
-    }
-
     /** Looks for the sound device, once the window is there. */
     public void openSoundDevice() {
         transport.openDevice();
@@ -262,7 +231,6 @@ public final class Session {
 
     /** Lets go of all files and threads. */
     public void close() {
-        recording.drop();
         transport.close();
         shelf.close();
         jobs.close();

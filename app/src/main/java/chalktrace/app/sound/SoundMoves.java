@@ -1,14 +1,20 @@
 package chalktrace.app.sound;
 
 import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Notices;
+import chalktrace.app.kernel.Proposals;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.edit.reference.SoundEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Word;
+import chalktrace.core.sound.Onsets;
+import chalktrace.core.sound.PcmBuffer;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -22,11 +28,23 @@ public final class SoundMoves {
     private final Document document;
     private final VoiceSound voice;
     private final Sounds sounds;
+    private final Transport transport;
+    private final Proposals proposals;
+    private final Notices notices;
 
-    public SoundMoves(Document document, VoiceSound voice, Sounds sounds) {
+    public SoundMoves(
+            Document document,
+            VoiceSound voice,
+            Sounds sounds,
+            Transport transport,
+            Proposals proposals,
+            Notices notices) {
         this.document = document;
         this.voice = voice;
         this.sounds = sounds;
+        this.transport = transport;
+        this.proposals = proposals;
+        this.notices = notices;
     }
 
     /** Moves a sound; the cues in it go along, and the words where it is the voice. */
@@ -43,6 +61,41 @@ public final class SoundMoves {
     public void moveFootage(String footageId, int startFrame) {
         document.apply(ReferenceEdits.moveTo(
                 footageId, startFrame, along(clip -> clip.footage().equals(footageId))));
+    }
+
+    /**
+     * Lays an effect so that its strongest start falls on the gate's frame, or earlier by a lead: a step on its contact.
+     *
+     * @param leadFrames how much earlier it is meant to sound
+     */
+    public void placeOnGate(String soundId, double leadFrames) {
+        Optional<SoundClip> clip = document.shot().sound(soundId);
+        Optional<PcmBuffer> pcm = clip.flatMap(sounds::of);
+        int gate = transport.frame();
+        if (pcm.isPresent()) {
+            Set<String> along = withSound(soundId);
+            proposals.propose(
+                    Words.VOICE.of("find-where-the-sound-starts"),
+                    now -> List.of(now.sound(soundId), now.cues(), now.words()),
+                    (now, job) -> strongest(clip.get(), pcm.get())
+                            .map(hit -> now.setup().rate().seconds(gate)
+                                    - leadFrames / now.setup().rate().framesPerSecond()
+                                    - hit
+                                    - clip.get().startSeconds())
+                            .map(by -> Proposals.Outcome.of(
+                                    SoundEdits.move(Words.VOICE.of("place-a-sound"), soundId, by, along)))
+                            .orElse(Proposals.Outcome.only(() -> notices.problem(Words.VOICE.of(
+                                    "nothing-starts-in-it-was", clip.get().name())))));
+        }
+    }
+
+    /** Where the strongest start in what is heard of a sound lies, in seconds of its file. */
+    private static Optional<Double> strongest(SoundClip clip, PcmBuffer pcm) {
+        double end = pcm.seconds() - clip.trim().tailSeconds();
+        return Onsets.of(pcm, done -> true).stream()
+                .filter(onset -> onset.seconds() >= clip.trim().headSeconds() && onset.seconds() <= end)
+                .max(Comparator.comparingDouble(Onsets.Onset::strength))
+                .map(Onsets.Onset::seconds);
     }
 
     /** The ids of the cues that lie in such sounds, and of the words in those that are the voice. */

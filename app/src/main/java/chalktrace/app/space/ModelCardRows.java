@@ -1,6 +1,6 @@
 package chalktrace.app.space;
 
-import chalktrace.app.tray.gather.CardRows;
+import chalktrace.app.cards.CardRows;
 import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 

@@ -1,11 +1,11 @@
 package chalktrace.app.space;
 
+import chalktrace.app.cards.CardRows;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.Sentence;
 import chalktrace.app.controls.ValueSlider;
-import chalktrace.app.tray.gather.CardRows;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;

@@ -2,10 +2,10 @@ package chalktrace.app.space;
 
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
+import chalktrace.app.cards.CardRows;
 import chalktrace.app.feature.Feature;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
-import chalktrace.app.tray.gather.CardRows;
 import java.util.List;
 import java.util.Set;
 import javafx.scene.layout.Region;

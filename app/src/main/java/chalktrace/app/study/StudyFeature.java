@@ -67,6 +67,7 @@ public final class StudyFeature implements Feature {
                         new DrawnRows(work),
                         new MeasureRows(work, proposals),
                         new SquashRows(work.session()),
-                        new ProposalRows(work, proposals))));
+                        new ProposalRows(work, proposals),
+                        new MarkRows(work.session()))));
     }
 }

@@ -2,21 +2,13 @@ package chalktrace.app.tray;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Fold;
-import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
-import chalktrace.app.tray.finish.FinishTray;
-import chalktrace.app.tray.gather.CardRows;
-import chalktrace.app.tray.gather.GatherTray;
-import chalktrace.app.tray.study.StudyTray;
-import chalktrace.app.tray.trace.TraceTray;
-import chalktrace.app.tray.voice.VoiceTray;
 import chalktrace.app.words.Words;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -30,26 +22,16 @@ import javafx.scene.layout.VBox;
 public final class Tray extends VBox {
 
     private final Session session;
-    private final List<TrayRows> added;
+    private final List<TrayRows> rows;
     private final Label title = new Label();
     private final HBox others = new HBox();
     private final ScrollPane scroll = new ScrollPane();
-    private final Map<Step, Supplier<Pane>> makers = new EnumMap<>(Step.class);
     private final Map<Step, Pane> made = new EnumMap<>(Step.class);
 
-    /**
-     * @param more rows on the cards of footage
-     * @param added rows of the steps, above those of their ground
-     */
-    public Tray(
-            Session session,
-            FileChoice files,
-            List<CardRows> more,
-            List<TrayRows> added,
-            Runnable typeWord,
-            Runnable typeCue) {
+    /** @param rows of the steps, in their order */
+    public Tray(Session session, List<TrayRows> rows) {
         this.session = session;
-        this.added = added;
+        this.rows = rows;
         getStyleClass().add("tray");
         title.getStyleClass().add("step-title");
         others.getStyleClass().add("step-words");
@@ -58,11 +40,6 @@ public final class Tray extends VBox {
         scroll.setFocusTraversable(false);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(title, others, scroll);
-        makers.put(Step.GATHER, () -> new GatherTray(session, files, more));
-        makers.put(Step.STUDY, () -> new StudyTray(session));
-        makers.put(Step.TRACE, () -> new TraceTray(session, files));
-        makers.put(Step.VOICE, () -> new VoiceTray(session, files, typeWord, typeCue));
-        makers.put(Step.FINISH, () -> new FinishTray(session, files));
         session.view().stepProperty().addListener(changed -> show());
         show();
     }
@@ -85,12 +62,10 @@ public final class Tray extends VBox {
     }
 
     private Pane make(Step step) {
-        Pane out = makers.get(step).get();
-        List<Node> first = added.stream()
-                .filter(rows -> rows.step() == step)
-                .flatMap(rows -> rows.make().get().stream())
-                .toList();
-        out.getChildren().addAll(0, first);
+        VBox out = new VBox();
+        out.getStyleClass().add("content");
+        rows.stream().filter(some -> some.step() == step).forEach(some -> out.getChildren()
+                .addAll(some.make().get()));
         remember(step, out);
         return out;
     }

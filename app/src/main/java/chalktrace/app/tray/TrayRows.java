@@ -5,5 +5,5 @@ import java.util.List;
 import java.util.function.Supplier;
 import javafx.scene.Node;
 
-/** Rows of a step's tray, above those of its ground. @param make them, once, when the step is first gone to */
+/** Rows of a step's tray. @param make them, once, when the step is first gone to */
 public record TrayRows(Step step, Supplier<List<Node>> make) {}

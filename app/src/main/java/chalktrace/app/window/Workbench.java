@@ -5,12 +5,16 @@ import chalktrace.app.board.BesidePane;
 import chalktrace.app.board.Board;
 import chalktrace.app.board.pen.PenSource;
 import chalktrace.app.board.pen.tablet.TabletPen;
+import chalktrace.app.cards.CardRows;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.feature.Features;
+import chalktrace.app.finish.FinishFeature;
+import chalktrace.app.gather.GatherFeature;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Notices.Notice;
+import chalktrace.app.kernel.Selection.Item;
 import chalktrace.app.keys.Action;
 import chalktrace.app.keys.Keys;
 import chalktrace.app.keys.PenButtons;
@@ -24,11 +28,12 @@ import chalktrace.app.space.SpaceFeature;
 import chalktrace.app.study.StudyFeature;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.trace.TraceFeature;
 import chalktrace.app.tray.Tray;
+import chalktrace.app.voice.VoiceFeature;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.edit.drawing.StrokeLanding;
-import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Chalk;
 import java.awt.geom.Rectangle2D;
@@ -79,15 +84,18 @@ public final class Workbench {
         this.files = files == null ? new SystemFileChoice(stage) : files;
         this.commands = new ShotCommands(session, this.files, stage, this::showNewShotCard, this::close);
         features = new Features(List.of(
+                new GatherFeature(session, this.files, this::cardRows),
                 new StudyFeature(session, this.files),
+                new TraceFeature(session, this.files),
+                new VoiceFeature(session, this.files),
+                new FinishFeature(session, this.files),
                 new SpaceFeature(session),
                 new RulerFeature(session),
                 new NotesFeature()));
         this.board = new Board(session, features.tools(), features::overlays, commands::dropped);
         this.bench = new Bench(session, features.lanes());
         Ledge ledge = new Ledge(session, features.tools());
-        Tray tray = new Tray(
-                session, this.files, features.cardRows(), features.trayRows(), bench::typeWord, bench::typeCue);
+        Tray tray = new Tray(session, features.trayRows());
         SheetPane sheet = new SheetPane(session);
         boardArea.getChildren().addAll(board, sheet, notice());
         session.view().sheetProperty().addListener((property, before, shown) -> {
@@ -104,7 +112,9 @@ public final class Workbench {
         // It takes the room that ledge and bench leave, whatever lies on it.
         top.setMinHeight(0);
         top.setPrefHeight(0);
-        keys = keys();
+        keys = new Keys(session.keys());
+        features.actions(keys);
+        bindGround();
         StackPane upper = new StackPane(top);
         upper.getChildren().addAll(bench.overBoard(features.overBoard()));
         upper.setMinHeight(0);
@@ -161,6 +171,15 @@ public final class Workbench {
 
     public void offerLeftover() {
         commands.offerLeftoversOfUntitledShots();
+    }
+
+    private List<CardRows> cardRows() {
+        return features.cardRows();
+    }
+
+    /** What the window can do beyond its ground. */
+    public Features features() {
+        return features;
     }
 
     public Board board() {
@@ -280,8 +299,8 @@ public final class Workbench {
         return button;
     }
 
-    private Keys keys() {
-        Keys keys = new Keys(session.keys());
+    /** What the keys do that belong to no feature. */
+    private void bindGround() {
         Steps steps = new Steps(session);
         keys.on(Action.FRAME_BACK, () -> steps.frame(-1))
                 .on(Action.FRAME_ON, () -> steps.frame(1))
@@ -342,8 +361,6 @@ public final class Workbench {
                 .on(Action.HOLD_SHORTER, () -> hold(-1))
                 .on(Action.MARK, () -> session.document()
                         .apply(MarkEdits.turn(session.transport().frame())))
-                .on(Action.WORD, bench::typeWord)
-                .on(Action.CUE, bench::typeCue)
                 .on(Action.PLAY, session.transport()::togglePlay)
                 .on(Action.FIT, board.view()::fit)
                 .on(Action.SHEET, () -> session.view()
@@ -373,7 +390,6 @@ public final class Workbench {
             int index = i;
             keys.on(chalkKeys.get(i), () -> take.accept(index));
         }
-        return keys;
     }
 
     private void unlessDrawing(Runnable does) {
@@ -416,17 +432,10 @@ public final class Workbench {
                 && (board.removePoint() || session.picking().remove())) {
             return;
         }
-        var item = session.selection().itemProperty().get();
-        if (item == null) {
-            return;
+        Item item = session.selection().itemProperty().get();
+        if (item != null && item.kind() == Item.Kind.SHOWING) {
+            session.document().apply(DrawingEdits.clearShowing(item.levelId(), item.start()));
+            session.selection().itemProperty().set(null);
         }
-        session.document()
-                .apply(
-                        switch (item.kind()) {
-                            case WORD -> SpeechEdits.removeWord(item.id());
-                            case CUE -> MarkEdits.removeCue(item.id());
-                            case SHOWING -> DrawingEdits.clearShowing(item.levelId(), item.start());
-                        });
-        session.selection().itemProperty().set(null);
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.app.trace.TraceFeature;
 import chalktrace.app.tray.Tray;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.LevelEdits;
@@ -436,7 +437,7 @@ class WindowTest {
             assertThat(window.session.preferences().isOpen("trace.fold-timing", !wanted))
                     .isEqualTo(wanted);
             robot.interact(() -> {
-                Tray anew = new Tray(window.session, window.files, List.of(), List.of(), () -> {}, () -> {});
+                Tray anew = new Tray(window.session, new TraceFeature(window.session, window.files).trayRows());
                 assertThat(((ToggleButton) contentOf(anew).lookup("#fold-timing")).isSelected())
                         .isEqualTo(wanted);
             });
