@@ -8,7 +8,6 @@ import chalktrace.app.session.View;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PenSample;
 import java.awt.geom.Point2D;
 import java.io.File;
@@ -16,6 +15,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.animation.PauseTransition;
@@ -43,8 +43,6 @@ public final class Board extends StackPane {
 
     private static final double ZOOM_STEP = 1.15;
     private static final double REACH_PX = 6;
-    private static final int BEND_COLUMNS = 4;
-    private static final int BEND_ROWS = 3;
 
     /** A drag so long doubles the view, or halves it. */
     private static final double ZOOM_DRAG_PX = 160;
@@ -52,9 +50,9 @@ public final class Board extends StackPane {
     private static final Duration REFUSAL_STAYS = Duration.seconds(3);
 
     private final Session session;
+    private final List<BoardTool> tools;
     private final BoardView view;
     private final PenHand hand;
-    private final PointsFrame points;
     private final BooleanProperty penNear = new SimpleBooleanProperty();
     private final BooleanProperty moving = new SimpleBooleanProperty();
     private final Circle ring = new Circle();
@@ -71,18 +69,21 @@ public final class Board extends StackPane {
     private boolean panning;
 
     /**
-     * @param more tools beside those of the ground
+     * @param tools with the chalk among them
+     * @param looks what is composed with the frame
      * @param overlays what else lies over it
      * @param dropped hears of files that were dropped on the board
      */
     public Board(
             Session session,
-            List<BoardTool> more,
+            List<BoardTool> tools,
+            List<SceneLook> looks,
             Function<BoardView, List<Node>> overlays,
             Consumer<List<Path>> dropped) {
         this.session = session;
-        this.view = new BoardView(session);
-        this.hand = new PenHand(session, view, more, this::sayAtPen);
+        this.tools = List.copyOf(tools);
+        this.view = new BoardView(session, looks);
+        this.hand = new PenHand(session, view, tools, this::sayAtPen);
         Pane over = new Pane(outerRing, ring, penWord);
         over.setMouseTransparent(true);
         ring.getStyleClass().add("brush-ring");
@@ -94,34 +95,19 @@ public final class Board extends StackPane {
         emptyWord.setMouseTransparent(true);
         StackPane.setAlignment(emptyWord, Pos.BOTTOM_CENTER);
         StackPane.setMargin(emptyWord, new Insets(16));
-        this.points = new PointsFrame(session, view);
-        FillLook fillLook = new FillLook(session, view);
         session.keys().named(viewState, Words.TRACE.of("set-the-view-right"), Action.FIT);
         viewState.getStyleClass().add("view-state");
         StackPane.setAlignment(viewState, Pos.TOP_LEFT);
         StackPane.setMargin(viewState, new Insets(8));
         view.framesShownProperty().addListener(changed -> showViewState());
-        Pane marks = new Pane(
-                new GuideLook(session, view),
-                fillLook,
-                new PickLoop(hand.pick().loopProperty(), view),
-                new PickLoop(hand.fill().loopProperty(), view));
-        more.forEach(tool -> marks.getChildren().addAll(tool.overlay(view)));
+        Pane marks = new Pane();
+        tools.forEach(tool -> marks.getChildren().addAll(tool.overlay(view)));
         marks.getChildren().addAll(overlays.apply(view));
         marks.setMouseTransparent(true);
-        addEventHandler(MouseEvent.ANY, fillLook::pointerAt);
-        getChildren()
-                .addAll(
-                        view,
-                        marks,
-                        over,
-                        new PickFrame(session, view),
-                        new BendFrame(session, view, View.Handling.GRID, BEND_COLUMNS, BEND_ROWS),
-                        new BendFrame(session, view, View.Handling.CORNERS, 2, 2),
-                        points,
-                        new PlacingFrame(session, view),
-                        emptyWord,
-                        viewState);
+        addEventHandler(MouseEvent.ANY, event -> tools.forEach(tool -> tool.pointer(event, view)));
+        getChildren().addAll(view, marks, over);
+        tools.forEach(tool -> getChildren().addAll(tool.grips(view)));
+        getChildren().addAll(new PlacingFrame(session, view), emptyWord, viewState);
         showViewState();
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
@@ -166,11 +152,6 @@ public final class Board extends StackPane {
                 .ifPresent(level -> session.selection().levelProperty().set(level.id()));
     }
 
-    /** Takes the point that was touched last out of the picked stroke. @return whether there was one */
-    public boolean removePoint() {
-        return points.removeTouched();
-    }
-
     /** Takes what other pens than the mouse do. */
     public PenHand hand() {
         return hand;
@@ -196,9 +177,7 @@ public final class Board extends StackPane {
 
     private void mouse(MouseEvent event) {
         boolean inside = event.getEventType() != MouseEvent.MOUSE_EXITED;
-        View.Tool tool = session.view().toolProperty().get();
-        boolean placing = session.view().placingProperty().get() != null
-                || !tool.equals(View.Tool.CHALK) && !tool.equals(View.Tool.DUSTER);
+        boolean placing = session.view().placingProperty().get() != null || ringPx().isEmpty();
         ring.setVisible(inside && !moving.get() && !placing);
         outerRing.setVisible(ring.isVisible());
         setCursor(moving.get() ? Cursor.MOVE : placing ? Cursor.CROSSHAIR : Cursor.NONE);
@@ -257,13 +236,20 @@ public final class Board extends StackPane {
         event.consume();
     }
 
+    private OptionalDouble ringPx() {
+        View.Tool inHand = session.view().toolProperty().get();
+        return tools.stream()
+                .filter(tool -> tool.tool().equals(inHand))
+                .map(tool -> tool.ringPx(view.scale()))
+                .findFirst()
+                .orElse(OptionalDouble.empty());
+    }
+
     private void sizeRing() {
-        boolean dusting = session.view().toolProperty().get().equals(View.Tool.DUSTER);
-        LineShape line =
-                session.shot().chalk(session.selection().chalkProperty().get()).line();
-        double radius = dusting ? DusterHand.RADIUS : Math.max(2, line.radius(1) * view.scale());
-        ring.setRadius(radius);
-        outerRing.setRadius(radius + 1);
+        ringPx().ifPresent(radius -> {
+            ring.setRadius(radius);
+            outerRing.setRadius(radius + 1);
+        });
     }
 
     private void sayAtPen(PenSample sample, String why) {

@@ -1,6 +1,5 @@
 package chalktrace.app.board;
 
-import chalktrace.app.controls.Colors;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.theme.Theme;
@@ -17,7 +16,6 @@ import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.render.StrokeLayer;
 import chalktrace.core.render.Viewpoint;
-import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Level;
@@ -56,6 +54,7 @@ public final class BoardView extends Region {
     private static final double LARGEST_SCALE = 32;
 
     private final Session session;
+    private final List<SceneLook> looks;
     private final TileComposer composer = new TileComposer(
             new FrameComposer(new RasterCache(RASTER_BYTES), () -> Theme.tones().surround()));
     private final Pane tilePane = new Pane();
@@ -74,8 +73,10 @@ public final class BoardView extends Region {
     /** The scene with the stroke under the pen; only that is exchanged while it is drawn. */
     private Optional<Scene> underPen = Optional.empty();
 
-    public BoardView(Session session) {
+    /** @param looks what is composed with the frame */
+    public BoardView(Session session, List<SceneLook> looks) {
         this.session = session;
+        this.looks = List.copyOf(looks);
         getStyleClass().add("board");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         setAccessibleText(Words.TRACE.of("board"));
@@ -111,7 +112,7 @@ public final class BoardView extends Region {
             composeAll();
         });
         settling.setOnFinished(rested -> settle());
-        session.inBetweening().draftProperty().addListener(all);
+        looks.forEach(look -> look.changes().forEach(changing -> changing.addListener(all)));
         Theme.lookProperty().addListener(new WeakInvalidationListener(all));
         session.view().aloneProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);
@@ -209,7 +210,7 @@ public final class BoardView extends Region {
     }
 
     /** Shows the stroke under the pen; only the tiles that it newly touches are composed. */
-    void showPen(StrokeLayer stroke, Rectangle2D touchedInShot) {
+    public void showPen(StrokeLayer stroke, Rectangle2D touchedInShot) {
         boolean goesOn = pen.isPresent() && underPen.isPresent();
         pen = Optional.of(stroke);
         // What lies around the stroke was asked for as the pen came down.
@@ -223,7 +224,7 @@ public final class BoardView extends Region {
     }
 
     /** Takes the stroke under the pen away; what follows composes what is left. */
-    void endPen() {
+    public void endPen() {
         pen = Optional.empty();
         underPen = Optional.empty();
     }
@@ -232,7 +233,8 @@ public final class BoardView extends Region {
         composer.close();
     }
 
-    void composeAll() {
+    /** Composes all of the frame anew. */
+    public void composeAll() {
         underPen = Optional.empty();
         if (!tiles.isEmpty()) {
             compose(scene(), tiles);
@@ -322,7 +324,11 @@ public final class BoardView extends Region {
             gate = frameBefore(shot, session.selection().level(), gate);
         }
         FootagePictures pictures = session.footages().ask(seen(shot, footageIsSeen()), ofFootage(shot, gate));
-        return withDraft(shot, scene(shot, gate, pictures));
+        Scene out = scene(shot, gate, pictures);
+        for (SceneLook look : looks) {
+            out = look.over(out, shot);
+        }
+        return out;
     }
 
     private Shot shownShot() {
@@ -347,20 +353,6 @@ public final class BoardView extends Region {
                 session.view().seen(shot, gate),
                 options.withLifted(session.view().liftedProperty().get()),
                 pictures);
-    }
-
-    private Scene withDraft(Shot shot, Scene scene) {
-        Drawing draft = session.inBetweening().draftProperty().get();
-        if (draft == null) {
-            return scene;
-        }
-        Scene drafted =
-                Scenes.withDraft(scene, shot, draft, Colors.rgb(Theme.tones().draft()));
-        return session.inBetweening()
-                .withoutPartner()
-                .map(alone -> Scenes.withDraft(
-                        drafted, shot, alone, Colors.rgb(Theme.tones().badText())))
-                .orElse(drafted);
     }
 
     /** Where only marked frames are seen, only keys shine through. */

@@ -19,12 +19,6 @@ public final class PenHand {
 
     private final Session session;
     private final BiConsumer<PenSample, String> refused;
-    private final Hand chalk;
-    private final Hand duster;
-    private final PickHand pick;
-    private final FillHand fill;
-    private final Hand guides;
-
     /** Hands that change drawings, and those that do not. */
     private final Map<View.Tool, Hand> drawing = new HashMap<>();
 
@@ -32,30 +26,15 @@ public final class PenHand {
     private PenStream stream = new PenStream();
     private Hand now;
 
-    /** @param refused hears where the pen was and why it could not draw */
-    PenHand(Session session, BoardView board, List<BoardTool> more, BiConsumer<PenSample, String> refused) {
+    /**
+     * @param tools with the chalk among them
+     * @param refused hears where the pen was and why it could not draw
+     */
+    PenHand(Session session, BoardView board, List<BoardTool> tools, BiConsumer<PenSample, String> refused) {
         this.session = session;
         this.refused = refused;
-        this.chalk = new ChalkHand(session, board);
-        this.duster = new DusterHand(session, board);
-        this.pick = new PickHand(session, board);
-        this.fill = new FillHand(session.painting(), board);
-        this.guides = new GuideHand(session, board);
-        this.now = chalk;
-        more.forEach(tool -> (tool.draws() ? drawing : looking).put(tool.tool(), tool.hand(board)));
-        drawing.put(View.Tool.CHALK, chalk);
-        drawing.put(View.Tool.DUSTER, duster);
-        drawing.put(View.Tool.PICK, pick);
-        drawing.put(View.Tool.FILL, fill);
-        looking.put(View.Tool.GUIDES, guides);
-    }
-
-    PickHand pick() {
-        return pick;
-    }
-
-    FillHand fill() {
-        return fill;
+        tools.forEach(tool -> (tool.draws() ? drawing : looking).put(tool.tool(), tool.hand(board)));
+        this.now = drawing.get(View.Tool.CHALK);
     }
 
     /** Takes what a pen does. */
@@ -125,7 +104,7 @@ public final class PenHand {
             refused.accept(sample, Landings.refusal(session.shot(), landing));
             return;
         }
-        now = drawing.getOrDefault(tool, chalk);
+        now = drawing.getOrDefault(tool, drawing.get(View.Tool.CHALK));
         now.down(sample);
     }
 }

@@ -3,9 +3,11 @@ package chalktrace.app.feature;
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
 import chalktrace.app.board.BoardView;
+import chalktrace.app.board.SceneLook;
 import chalktrace.app.cards.CardRows;
 import chalktrace.app.keys.Keys;
 import chalktrace.app.tray.TrayRows;
+import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
@@ -16,6 +18,16 @@ public interface Feature {
     /** Tools for the board, each with its button on the ledge. */
     default List<BoardTool> tools() {
         return List.of();
+    }
+
+    /** What is composed with the frame on the board. */
+    default List<SceneLook> looks() {
+        return List.of();
+    }
+
+    /** Takes files that were dropped on the window, where they are its own. @return whether they are */
+    default boolean takes(List<Path> dropped) {
+        return false;
     }
 
     /** Rows on the card of a piece of footage. */

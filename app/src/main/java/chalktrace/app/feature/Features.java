@@ -3,9 +3,11 @@ package chalktrace.app.feature;
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
 import chalktrace.app.board.BoardView;
+import chalktrace.app.board.SceneLook;
 import chalktrace.app.cards.CardRows;
 import chalktrace.app.keys.Keys;
 import chalktrace.app.tray.TrayRows;
+import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
@@ -19,6 +21,15 @@ public record Features(List<Feature> all) {
 
     public List<BoardTool> tools() {
         return all.stream().flatMap(feature -> feature.tools().stream()).toList();
+    }
+
+    public List<SceneLook> looks() {
+        return all.stream().flatMap(feature -> feature.looks().stream()).toList();
+    }
+
+    /** Lets the first whose files they are take them. @return whether any did */
+    public boolean takes(List<Path> dropped) {
+        return all.stream().anyMatch(feature -> feature.takes(dropped));
     }
 
     public List<CardRows> cardRows() {

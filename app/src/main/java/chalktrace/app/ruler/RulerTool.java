@@ -10,6 +10,7 @@ import chalktrace.app.words.Words;
 import chalktrace.core.motion.Measure;
 import chalktrace.core.stroke.PenSample;
 import java.util.List;
+import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
@@ -36,8 +37,8 @@ final class RulerTool implements BoardTool {
     }
 
     @Override
-    public Ikon icon() {
-        return MaterialDesignT.TAPE_MEASURE;
+    public Optional<Ikon> icon() {
+        return Optional.of(MaterialDesignT.TAPE_MEASURE);
     }
 
     @Override

@@ -19,7 +19,7 @@ public final class Landings {
     private Landings() {}
 
     /** Where the next stroke lands on a shot. */
-    static StrokeLanding next(Shot shot, Selection selection, Transport transport, View view) {
+    public static StrokeLanding next(Shot shot, Selection selection, Transport transport, View view) {
         return StrokeLanding.of(
                 shot,
                 String.valueOf(selection.level()),

@@ -50,12 +50,7 @@ public final class Session {
     private final Shelf shelf;
     private final Gathering gathering;
     private final Looking looking;
-    private final Painting painting;
-    private final Picking picking;
-    private final Snapping snapping;
-    private final DrawingExchange drawingExchange;
     private final Timing timing;
-    private final InBetweening inBetweening;
     private final KeySet keys;
     private final VoiceSound voiceSound;
     private final SoundMoves soundMoves;
@@ -87,15 +82,10 @@ public final class Session {
         jobs.repeat(shelf::lookForPlace, CHANGES_SECONDS);
         looking = new Looking(document, transport);
         gathering = new Gathering(document, proposals, notices, looking, outsideMedia);
-        painting = new Painting(document, selection, transport, proposals, notices);
-        snapping = new Snapping(document, transport, footages, jobs);
-        picking = new Picking(document, selection, transport, view);
         timing = new Timing(document, selection, transport, jobs, notices);
-        inBetweening = new InBetweening(document, selection, transport, view, keys, proposals, notices);
         transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
         voiceSound = new VoiceSound(document, sounds, notices);
         soundMoves = new SoundMoves(document, voiceSound, sounds, transport, proposals, notices);
-        drawingExchange = new DrawingExchange(document, selection, transport, view, picking, jobs, proposals, notices);
     }
 
     /** Where the program keeps what is not part of a shot. */
@@ -187,18 +177,6 @@ public final class Session {
         return looking;
     }
 
-    public Snapping snapping() {
-        return snapping;
-    }
-
-    public Picking picking() {
-        return picking;
-    }
-
-    public InBetweening inBetweening() {
-        return inBetweening;
-    }
-
     public VoiceSound voiceSound() {
         return voiceSound;
     }
@@ -209,14 +187,6 @@ public final class Session {
 
     public Timing timing() {
         return timing;
-    }
-
-    public DrawingExchange drawingExchange() {
-        return drawingExchange;
-    }
-
-    public Painting painting() {
-        return painting;
     }
 
     /** Where the next stroke lands. */

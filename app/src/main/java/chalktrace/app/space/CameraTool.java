@@ -44,8 +44,8 @@ final class CameraTool implements BoardTool {
     }
 
     @Override
-    public Ikon icon() {
-        return MaterialDesignV.VIDEO_3D;
+    public Optional<Ikon> icon() {
+        return Optional.of(MaterialDesignV.VIDEO_3D);
     }
 
     @Override

@@ -105,8 +105,8 @@ final class AttachWork {
 
     /** Takes the arc and the timing chart of in-betweens about the frame from a point. */
     void chart(Track track) {
-        work.onShot(track).ifPresent(on -> session.inBetweening()
-                .takeFromPoint(on::at, session.view().holdFramesProperty().get()));
+        work.onShot(track).ifPresent(on -> work.inBetweens()
+                .take(on::at, session.view().holdFramesProperty().get()));
     }
 
     /** Lets the mouths go along with a point. */
@@ -148,7 +148,7 @@ final class AttachWork {
                 .findFirst()
                 .orElse(Words.STUDY.of("with", track.name()));
         moves(track, turning).ifPresent(moves -> {
-            session.picking().putAway();
+            session.selection().pickProperty().set(null);
             session.document().apply(AttachEdits.piece(track.id(), pick, name, turning, moves, frame));
         });
     }

@@ -4,6 +4,7 @@ import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
 import chalktrace.app.board.BoardView;
 import chalktrace.app.feature.Feature;
+import chalktrace.app.feature.TakesWay;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
@@ -22,8 +23,9 @@ public final class StudyFeature implements Feature {
     private final StudyProposals proposals;
     private final FileChoice files;
 
-    public StudyFeature(Session session, FileChoice files) {
-        this.work = new StudyWork(session);
+    /** @param inBetweens take the way of a point when that is asked for */
+    public StudyFeature(Session session, FileChoice files, TakesWay inBetweens) {
+        this.work = new StudyWork(session, inBetweens);
         this.proposals = new StudyProposals(session, work);
         this.files = files;
     }

@@ -1,5 +1,6 @@
 package chalktrace.app.study;
 
+import chalktrace.app.feature.TakesWay;
 import chalktrace.app.session.Session;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.TrackEdits;
@@ -40,6 +41,7 @@ final class StudyWork {
     private static final int SMOOTHED = 2;
 
     private final Session session;
+    private final TakesWay inBetweens;
     private final StringProperty chosen = new SimpleStringProperty("");
     private final BooleanProperty byHand = new SimpleBooleanProperty();
     private final BooleanProperty heldStill = new SimpleBooleanProperty();
@@ -74,8 +76,9 @@ final class StudyWork {
     /** A drawn part whose way is shown. */
     record Drawn(String level, String part, DrawnPath.Anchor anchor) {}
 
-    StudyWork(Session session) {
+    StudyWork(Session session, TakesWay inBetweens) {
         this.session = session;
+        this.inBetweens = inBetweens;
         session.document().whenOpened(() -> {
             chosen.set("");
             heldStill.set(false);
@@ -89,6 +92,11 @@ final class StudyWork {
 
     Session session() {
         return session;
+    }
+
+    /** What in-betweens are made from. */
+    TakesWay inBetweens() {
+        return inBetweens;
     }
 
     /** The id of the point that was touched last. */

@@ -40,8 +40,8 @@ final class TrackTool implements BoardTool {
     }
 
     @Override
-    public Ikon icon() {
-        return MaterialDesignC.CROSSHAIRS;
+    public Optional<Ikon> icon() {
+        return Optional.of(MaterialDesignC.CROSSHAIRS);
     }
 
     @Override

@@ -1,25 +1,149 @@
 package chalktrace.app.trace;
 
+import chalktrace.app.board.BoardTool;
+import chalktrace.app.board.SceneLook;
 import chalktrace.app.feature.Feature;
 import chalktrace.app.kernel.FileChoice;
+import chalktrace.app.keys.Action;
+import chalktrace.app.keys.Keys;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
+import chalktrace.app.session.View.Tool;
+import chalktrace.app.trace.rows.TraceRows;
+import chalktrace.app.trace.tool.ChalkTool;
+import chalktrace.app.trace.tool.DraftLook;
+import chalktrace.app.trace.tool.DusterTool;
+import chalktrace.app.trace.tool.FillTool;
+import chalktrace.app.trace.tool.GuideTool;
+import chalktrace.app.trace.tool.PickTool;
+import chalktrace.app.trace.work.DrawingExchange;
+import chalktrace.app.trace.work.Picking;
+import chalktrace.app.trace.work.TraceWork;
 import chalktrace.app.tray.TrayRows;
+import chalktrace.core.edit.drawing.DrawingEdits;
+import chalktrace.core.edit.drawing.StrokeLanding;
+import chalktrace.core.shot.Chalk;
+import java.nio.file.Path;
 import java.util.List;
+import javafx.beans.property.BooleanProperty;
 
-/** Levels and their drawings: what the tools in hand offer, timing, in-betweens. */
+/** Levels and their drawings: the tools that draw, what they offer, timing, in-betweens. */
 public final class TraceFeature implements Feature {
+
+    /** How far arrows with Shift push. */
+    private static final double PUSH_PX = 10;
+
+    private static final List<Action> CHALKS =
+            List.of(Action.CHALK_1, Action.CHALK_2, Action.CHALK_3, Action.CHALK_4, Action.CHALK_5, Action.CHALK_6);
 
     private final Session session;
     private final FileChoice files;
+    private final TraceWork work;
+    private final PickTool pick;
 
     public TraceFeature(Session session, FileChoice files) {
         this.session = session;
         this.files = files;
+        this.work = new TraceWork(session);
+        this.pick = new PickTool(work);
+    }
+
+    public TraceWork work() {
+        return work;
+    }
+
+    @Override
+    public List<BoardTool> tools() {
+        return List.of(new ChalkTool(work), new DusterTool(session), pick, new FillTool(work), new GuideTool(session));
+    }
+
+    @Override
+    public List<SceneLook> looks() {
+        return List.of(new DraftLook(work.inBetweening()));
     }
 
     @Override
     public List<TrayRows> trayRows() {
-        return List.of(new TrayRows(Step.TRACE, () -> List.of(new TraceRows(session, files))));
+        return List.of(new TrayRows(Step.TRACE, () -> List.of(new TraceRows(work, files))));
+    }
+
+    @Override
+    public boolean takes(List<Path> dropped) {
+        List<Path> drawings =
+                dropped.stream().filter(DrawingExchange::isDrawing).toList();
+        drawings.forEach(work.drawingExchange()::takeIn);
+        return !drawings.isEmpty();
+    }
+
+    @Override
+    public void actions(Keys keys) {
+        Picking picking = work.picking();
+        DrawingExchange exchange = work.drawingExchange();
+        keys.on(Action.ONION_SKIN, () -> turn(session.view().onionSkinProperty()))
+                .on(
+                        Action.CHALK_OR_DUSTER,
+                        () -> hold(session.view().toolProperty().get().equals(Tool.DUSTER) ? Tool.CHALK : Tool.DUSTER))
+                .on(Action.PICK, () -> hold(Tool.PICK))
+                .on(Action.FILL, () -> hold(Tool.FILL))
+                .on(Action.GUIDES, () -> hold(Tool.GUIDES))
+                .on(Action.SNAP, () -> turn(work.snapping().onProperty()))
+                .on(Action.NUDGE_LEFT, () -> picking.nudge(-1, 0))
+                .on(Action.NUDGE_RIGHT, () -> picking.nudge(1, 0))
+                .on(Action.NUDGE_UP, () -> picking.nudge(0, -1))
+                .on(Action.NUDGE_DOWN, () -> picking.nudge(0, 1))
+                .on(Action.PUSH_LEFT, () -> picking.nudge(-PUSH_PX, 0))
+                .on(Action.PUSH_RIGHT, () -> picking.nudge(PUSH_PX, 0))
+                .on(Action.PUSH_UP, () -> picking.nudge(0, -PUSH_PX))
+                .on(Action.PUSH_DOWN, () -> picking.nudge(0, PUSH_PX))
+                .onWhile(
+                        Action.PUT_AWAY,
+                        () -> session.selection().pickProperty().get() != null,
+                        picking::putAway)
+                .on(Action.COPY, exchange::copy)
+                .on(Action.CUT, exchange::cut)
+                .on(Action.PASTE, exchange::paste)
+                .on(Action.DUPLICATE, picking::duplicate)
+                .on(Action.PICK_ALL, picking::all)
+                .onWhile(Action.REMOVE, pick::canRemove, pick::remove)
+                .on(Action.NEW_DRAWING, this::newDrawing)
+                .on(Action.HOLD_LONGER, () -> exposeLonger(1))
+                .on(Action.HOLD_SHORTER, () -> exposeLonger(-1));
+        for (int i = 0; i < CHALKS.size(); i++) {
+            int index = i;
+            keys.on(CHALKS.get(i), () -> takeChalk(index));
+        }
+    }
+
+    private static void turn(BooleanProperty property) {
+        property.set(!property.get());
+    }
+
+    private void hold(Tool tool) {
+        session.view().toolProperty().set(tool);
+    }
+
+    private void takeChalk(int index) {
+        List<Chalk> chalks = session.shot().chalks();
+        if (index < chalks.size()) {
+            session.selection().chalkProperty().set(chalks.get(index).id());
+            hold(Tool.CHALK);
+        }
+    }
+
+    private void newDrawing() {
+        StrokeLanding landing = StrokeLanding.afresh(
+                session.shot(),
+                String.valueOf(session.selection().level()),
+                session.transport().frame(),
+                session.view().holdFramesProperty().get());
+        session.document().apply(landing.make());
+    }
+
+    private void exposeLonger(int byFrames) {
+        session.document()
+                .apply(DrawingEdits.hold(
+                        String.valueOf(session.selection().level()),
+                        session.transport().frame(),
+                        byFrames));
     }
 }

@@ -2,7 +2,6 @@ package chalktrace.app.window;
 
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.kernel.Shelf;
-import chalktrace.app.session.DrawingExchange;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.words.Words;
@@ -11,6 +10,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar.ButtonData;
 import javafx.scene.control.ButtonType;
@@ -26,13 +26,21 @@ final class ShotCommands {
     private final Session session;
     private final FileChoice files;
     private final Window window;
+    private final Predicate<List<Path>> takenByFeature;
     private final Runnable newShotCard;
     private final Runnable close;
 
-    ShotCommands(Session session, FileChoice files, Window window, Runnable newShotCard, Runnable close) {
+    ShotCommands(
+            Session session,
+            FileChoice files,
+            Window window,
+            Predicate<List<Path>> takenByFeature,
+            Runnable newShotCard,
+            Runnable close) {
         this.session = session;
         this.files = files;
         this.window = window;
+        this.takenByFeature = takenByFeature;
         this.newShotCard = newShotCard;
         this.close = close;
     }
@@ -53,16 +61,15 @@ final class ShotCommands {
         session.shelf().open(file, this::offerLeftovers);
     }
 
-    /** Takes dropped files: a shot is opened, SVG drawings go onto the drawing at the gate, anything else is taken in. */
+    /** Takes dropped files: by the feature whose files they are; else a shot is opened, anything else taken in. */
     void dropped(List<Path> dropped) {
         Optional<Path> shot = dropped.stream()
                 .filter(file -> file.toString().toLowerCase(Locale.ROOT).endsWith(ShotFile.ENDING))
                 .findFirst();
-        List<Path> drawings =
-                dropped.stream().filter(DrawingExchange::isDrawing).toList();
-        if (!drawings.isEmpty()) {
-            drawings.forEach(session.drawingExchange()::takeIn);
-        } else if (shot.isPresent()) {
+        if (takenByFeature.test(dropped)) {
+            return;
+        }
+        if (shot.isPresent()) {
             whenWorkIsSafe(() -> open(shot.get()));
         } else {
             session.gathering().takeIn(dropped, session.transport().frame());

@@ -22,7 +22,6 @@ import chalktrace.app.ledge.Ledge;
 import chalktrace.app.notes.NotesFeature;
 import chalktrace.app.ruler.RulerFeature;
 import chalktrace.app.session.Session;
-import chalktrace.app.session.View.Tool;
 import chalktrace.app.sheet.SheetPane;
 import chalktrace.app.space.SpaceFeature;
 import chalktrace.app.study.StudyFeature;
@@ -33,14 +32,11 @@ import chalktrace.app.tray.Tray;
 import chalktrace.app.voice.VoiceFeature;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.DrawingEdits;
-import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.edit.timing.MarkEdits;
-import chalktrace.core.shot.Chalk;
 import java.awt.geom.Rectangle2D;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.IntConsumer;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -62,9 +58,6 @@ public final class Workbench {
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
 
-    /** How far arrows with Shift push. */
-    private static final double PUSH_PX = 10;
-
     private final Stage stage;
     private final Session session;
     private final ShotCommands commands;
@@ -82,17 +75,19 @@ public final class Workbench {
         this.stage = stage;
         this.session = session;
         this.files = files == null ? new SystemFileChoice(stage) : files;
-        this.commands = new ShotCommands(session, this.files, stage, this::showNewShotCard, this::close);
+        this.commands =
+                new ShotCommands(session, this.files, stage, this::takenByFeature, this::showNewShotCard, this::close);
+        TraceFeature trace = new TraceFeature(session, this.files);
         features = new Features(List.of(
+                trace,
                 new GatherFeature(session, this.files, this::cardRows),
-                new StudyFeature(session, this.files),
-                new TraceFeature(session, this.files),
+                new StudyFeature(session, this.files, trace.work().inBetweening()::takeFromPoint),
                 new VoiceFeature(session, this.files),
                 new FinishFeature(session, this.files),
                 new SpaceFeature(session),
                 new RulerFeature(session),
                 new NotesFeature()));
-        this.board = new Board(session, features.tools(), features::overlays, commands::dropped);
+        this.board = new Board(session, features.tools(), features.looks(), features::overlays, commands::dropped);
         this.bench = new Bench(session, features.lanes());
         Ledge ledge = new Ledge(session, features.tools());
         Tray tray = new Tray(session, features.trayRows());
@@ -113,6 +108,9 @@ public final class Workbench {
         top.setMinHeight(0);
         top.setPrefHeight(0);
         keys = new Keys(session.keys());
+        // What is just being drawn is given up first.
+        keys.onWhile(
+                Action.PUT_AWAY, () -> board.hand().isBusy(), () -> board.hand().giveUp());
         features.actions(keys);
         bindGround();
         StackPane upper = new StackPane(top);
@@ -171,6 +169,10 @@ public final class Workbench {
 
     public void offerLeftover() {
         commands.offerLeftoversOfUntitledShots();
+    }
+
+    private boolean takenByFeature(List<Path> dropped) {
+        return features.takes(dropped);
     }
 
     private List<CardRows> cardRows() {
@@ -328,37 +330,11 @@ public final class Workbench {
                 .whileHeld(Action.PEEK_BACK, session.view().peekBackProperty())
                 .whileHeld(Action.HIDE_FOOTAGE, session.view().footageHiddenProperty())
                 .whileHeld(Action.MOVE_VIEW, board.movingProperty())
-                .on(Action.ONION_SKIN, () -> session.view()
-                        .onionSkinProperty()
-                        .set(!session.view().onionSkinProperty().get()))
-                .on(Action.CHALK_OR_DUSTER, () -> session.view()
-                        .toolProperty()
-                        .set(session.view().toolProperty().get().equals(Tool.DUSTER) ? Tool.CHALK : Tool.DUSTER))
-                .on(Action.PICK, () -> session.view().toolProperty().set(Tool.PICK))
-                .on(Action.FILL, () -> session.view().toolProperty().set(Tool.FILL))
-                .on(Action.GUIDES, () -> session.view().toolProperty().set(Tool.GUIDES))
                 .on(Action.MIRROR_VIEW, board.view()::turnOver)
                 .on(Action.LEVEL_HERE, board::chooseLevelHere)
-                .on(Action.SNAP, () -> session.snapping()
-                        .onProperty()
-                        .set(!session.snapping().onProperty().get()))
-                .on(Action.NUDGE_LEFT, () -> session.picking().nudge(-1, 0))
-                .on(Action.NUDGE_RIGHT, () -> session.picking().nudge(1, 0))
-                .on(Action.NUDGE_UP, () -> session.picking().nudge(0, -1))
-                .on(Action.NUDGE_DOWN, () -> session.picking().nudge(0, 1))
-                .on(Action.PUSH_LEFT, () -> session.picking().nudge(-PUSH_PX, 0))
-                .on(Action.PUSH_RIGHT, () -> session.picking().nudge(PUSH_PX, 0))
-                .on(Action.PUSH_UP, () -> session.picking().nudge(0, -PUSH_PX))
-                .on(Action.PUSH_DOWN, () -> session.picking().nudge(0, PUSH_PX))
-                .onWhile(Action.PUT_AWAY, this::hasSomethingToPutAway, this::putAway)
-                .on(Action.COPY, session.drawingExchange()::copy)
-                .on(Action.CUT, session.drawingExchange()::cut)
-                .on(Action.PASTE, session.drawingExchange()::paste)
-                .on(Action.DUPLICATE, session.picking()::duplicate)
-                .on(Action.PICK_ALL, session.picking()::all)
-                .on(Action.NEW_DRAWING, this::newDrawing)
-                .on(Action.HOLD_LONGER, () -> hold(1))
-                .on(Action.HOLD_SHORTER, () -> hold(-1))
+                .onWhile(Action.PUT_AWAY, () -> session.view().placingProperty().get() != null, () -> session.view()
+                        .placingProperty()
+                        .set(null))
                 .on(Action.MARK, () -> session.document()
                         .apply(MarkEdits.turn(session.transport().frame())))
                 .on(Action.PLAY, session.transport()::togglePlay)
@@ -377,19 +353,6 @@ public final class Workbench {
                 .on(Action.SAVE, commands::save)
                 .on(Action.SAVE_AS, commands::saveAs)
                 .on(Action.QUIT, commands::quit);
-        IntConsumer take = index -> {
-            List<Chalk> chalks = session.shot().chalks();
-            if (index < chalks.size()) {
-                session.selection().chalkProperty().set(chalks.get(index).id());
-                session.view().toolProperty().set(Tool.CHALK);
-            }
-        };
-        List<Action> chalkKeys =
-                List.of(Action.CHALK_1, Action.CHALK_2, Action.CHALK_3, Action.CHALK_4, Action.CHALK_5, Action.CHALK_6);
-        for (int i = 0; i < chalkKeys.size(); i++) {
-            int index = i;
-            keys.on(chalkKeys.get(i), () -> take.accept(index));
-        }
     }
 
     private void unlessDrawing(Runnable does) {
@@ -398,40 +361,7 @@ public final class Workbench {
         }
     }
 
-    private void newDrawing() {
-        StrokeLanding landing = StrokeLanding.afresh(
-                session.shot(),
-                String.valueOf(session.selection().level()),
-                session.transport().frame(),
-                session.view().holdFramesProperty().get());
-        session.document().apply(landing.make());
-    }
-
-    private void hold(int byFrames) {
-        session.document()
-                .apply(DrawingEdits.hold(
-                        String.valueOf(session.selection().level()),
-                        session.transport().frame(),
-                        byFrames));
-    }
-
-    private boolean hasSomethingToPutAway() {
-        return session.selection().pickProperty().get() != null
-                || session.view().placingProperty().get() != null
-                || board.hand().isBusy();
-    }
-
-    private void putAway() {
-        session.picking().putAway();
-        session.view().placingProperty().set(null);
-        board.hand().giveUp();
-    }
-
     private void removeChosen() {
-        if (session.view().toolProperty().get().equals(Tool.PICK)
-                && (board.removePoint() || session.picking().remove())) {
-            return;
-        }
         Item item = session.selection().itemProperty().get();
         if (item != null && item.kind() == Item.Kind.SHOWING) {
             session.document().apply(DrawingEdits.clearShowing(item.levelId(), item.start()));

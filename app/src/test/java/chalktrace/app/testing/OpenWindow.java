@@ -3,6 +3,8 @@ package chalktrace.app.testing;
 import chalktrace.app.board.pen.PenEvent;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.trace.TraceFeature;
+import chalktrace.app.trace.work.TraceWork;
 import chalktrace.app.window.Workbench;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.media.sound.SilentOut;
@@ -52,6 +54,10 @@ public final class OpenWindow {
         session = new Session(() -> device, stateFolder);
         workbench = new Workbench(stage, session, files);
         workbench.show();
+    }
+
+    public TraceWork trace() {
+        return workbench.features().of(TraceFeature.class).work();
     }
 
     /** Opens a shot and waits until it is there with its footage. */

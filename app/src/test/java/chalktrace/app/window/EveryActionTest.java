@@ -97,8 +97,8 @@ class EveryActionTest {
             window.session.document().undo();
             window.session.selection().levelProperty().set(LEVEL);
             window.session.transport().go(FRAME);
-            window.session.picking().all();
-            window.session.picking().copy();
+            window.trace().picking().all();
+            window.trace().picking().copy();
         });
     }
 
@@ -112,7 +112,7 @@ class EveryActionTest {
             type(robot, Action.CHALK_2);
         } else if (action == Action.PICK || action == Action.PICK_ALL) {
             robot.interact(() -> {
-                window.session.picking().putAway();
+                window.trace().picking().putAway();
                 window.session.view().toolProperty().set(View.Tool.CHALK);
             });
         } else if (action == Action.PLAY_ALL) {
@@ -166,7 +166,7 @@ class EveryActionTest {
         List<Object> others = Arrays.asList(
                 device.sounds(),
                 System.identityHashCode(
-                        window.session.picking().copiedProperty().get()),
+                        window.trace().picking().copiedProperty().get()),
                 window.session.document().pathProperty().get());
         all.update(others.toString().getBytes(StandardCharsets.UTF_8));
         return all.getValue();

@@ -122,7 +122,7 @@ class ShapingTest {
             window.pen(robot, side);
         }
         robot.interact(() -> {
-            window.session.picking().all();
+            window.trace().picking().all();
             window.session.view().handlingProperty().set(View.Handling.CORNERS);
         });
         WaitForAsyncUtils.waitForFxEvents();
@@ -175,13 +175,13 @@ class ShapingTest {
                                         100,
                                         4)
                                 .orElseThrow());
-                window.session.picking().name("eye");
+                window.trace().picking().name("eye");
             });
         }
         frame(robot, 0);
         robot.clickOn(window.onScreen(120, 100));
         SpanMove move = new SpanMove(Map.of(0, SpanMove.Key.NONE, 8, new SpanMove.Key(80, 0, 1, 0, 1)), Ease.EVEN);
-        robot.interact(() -> window.session.picking().moveOnSpan(12, move, false));
+        robot.interact(() -> window.trace().picking().moveOnSpan(12, move, false));
 
         double[] moved = {0, 40, 80};
         for (int i = 0; i < 3; i++) {
@@ -205,7 +205,7 @@ class ShapingTest {
             window.session.view().pickAcrossProperty().set(true);
         });
         window.pen(robot, 80, 80, 180, 80, 180, 160, 80, 160, 80, 80);
-        assertThat(window.session.picking().picks()).hasSize(2);
+        assertThat(window.trace().picking().picks()).hasSize(2);
         robot.type(KeyCode.RIGHT);
         WaitForAsyncUtils.waitForFxEvents();
         for (String level : List.of("level-1", "level-2")) {
@@ -235,11 +235,11 @@ class ShapingTest {
     void aDrawingGoesOutAsSvgAndComesBackTheSame(FxRobot robot) {
         window.pen(robot, 100, 100, 160, 130);
         window.files.drawing = folder.resolve("out.svg");
-        robot.interact(() -> window.session.drawingExchange().save(window.files.drawing));
+        robot.interact(() -> window.trace().drawingExchange().save(window.files.drawing));
         window.awaitSettled();
         Drawing before = drawing(0);
         frame(robot, 10);
-        robot.interact(() -> window.session.drawingExchange().takeIn(window.files.drawing));
+        robot.interact(() -> window.trace().drawingExchange().takeIn(window.files.drawing));
         window.await(() -> shot().levels().get(0).drawingAt(10).isPresent());
         assertThat(drawing(10).strokes()).isEqualTo(before.strokes());
         assertThat(shot().chalks()).hasSize(6);
@@ -250,7 +250,7 @@ class ShapingTest {
         window.pen(robot, 100, 100, 160, 130);
         Shot before = shot();
         Path bad = Files.writeString(folder.resolve("bad.svg"), "<svg><path d='M0 0");
-        robot.interact(() -> window.session.drawingExchange().takeIn(bad));
+        robot.interact(() -> window.trace().drawingExchange().takeIn(bad));
         window.await(() -> window.session.notices().latestProperty().get() != null);
         assertThat(window.session.notices().latestProperty().get().text()).startsWith("bad.svg ");
         assertThat(shot()).isSameAs(before);

@@ -412,7 +412,7 @@ class StudyTest {
         });
         go(2);
         robot.clickOn("shoulder");
-        robot.interact(() -> window.session.picking().all());
+        robot.interact(() -> window.trace().picking().all());
         fire(robot, "attach-selection");
         assertThat(shot().levels().get(0).name()).isEqualTo("eyes");
         assertThat(placed(2)).isZero();

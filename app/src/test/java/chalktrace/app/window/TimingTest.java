@@ -114,12 +114,12 @@ class TimingTest {
         draw(robot, 8, 100, 300, 200, 300);
         robot.interact(() -> {
             window.session.transport().go(4);
-            window.session.inBetweening().showDraft(0.5);
+            window.trace().inBetweening().showDraft(0.5);
         });
-        window.await(() -> window.session.inBetweening().draftProperty().get() != null);
-        assertThat(window.session.inBetweening().draftProperty().get().strokes())
+        window.await(() -> window.trace().inBetweening().draftProperty().get() != null);
+        assertThat(window.trace().inBetweening().draftProperty().get().strokes())
                 .hasSize(1);
-        robot.interact(window.session.inBetweening()::acceptDraft);
+        robot.interact(window.trace().inBetweening()::acceptDraft);
         Curve line = shot().levels()
                 .get(0)
                 .drawingAt(4)
@@ -134,7 +134,7 @@ class TimingTest {
         robot.interact(window.session.document()::undo);
         robot.interact(() -> {
             window.session.transport().go(0);
-            window.session.inBetweening().makeInBetweens(TimingChart.Spacing.EVEN, 2);
+            window.trace().inBetweening().makeInBetweens(TimingChart.Spacing.EVEN, 2);
         });
         window.await(() -> runs().size() == 5);
         assertThat(runs()).containsExactly("0:2:1", "2:2:3", "4:2:4", "6:2:5", "8:2:2");
@@ -154,16 +154,16 @@ class TimingTest {
                         .pickProperty()
                         .set(Pick.at(shot(), "level-1", touch[0], 150, touch[1], 4)
                                 .orElseThrow());
-                window.session.inBetweening().touchForPair();
+                window.trace().inBetweening().touchForPair();
             });
         }
         robot.interact(() -> {
             window.session.transport().go(4);
-            window.session.inBetweening().showDraft(0.45);
+            window.trace().inBetweening().showDraft(0.45);
         });
-        window.await(() -> window.session.inBetweening().draftProperty().get() != null);
+        window.await(() -> window.trace().inBetweening().draftProperty().get() != null);
         // About half way the two have come close to each other: each goes to where the other one was.
-        List<Stroke> draft = window.session.inBetweening().draftProperty().get().strokes();
+        List<Stroke> draft = window.trace().inBetweening().draftProperty().get().strokes();
         assertThat(StrokeSelection.bounds(draft.get(0)).getCenterY()).isBetween(115.0, 125.0);
         assertThat(StrokeSelection.bounds(draft.get(1)).getCenterY()).isBetween(115.0, 125.0);
     }

@@ -44,7 +44,7 @@ class WordsTest {
             List.of(
                     "chalktrace.app.session.View$Only",
                     "chalktrace.app.session.View$Handling",
-                    "chalktrace.app.trace.ChalkRows$Scope",
+                    "chalktrace.app.trace.rows.ChalkRows$Scope",
                     "chalktrace.core.between.SquashAndStretch$Stays",
                     "chalktrace.core.render.OnionSkin$Step",
                     "chalktrace.core.shot.Chalk$Role",

@@ -1,0 +1,63 @@
+package chalktrace.app.trace.work;
+
+import chalktrace.app.session.Session;
+
+/** What the Trace step works with. */
+public final class TraceWork {
+
+    private final Session session;
+    private final Painting painting;
+    private final Picking picking;
+    private final Snapping snapping;
+    private final InBetweening inBetweening;
+    private final DrawingExchange drawingExchange;
+
+    public TraceWork(Session session) {
+        this.session = session;
+        painting = new Painting(
+                session.document(), session.selection(), session.transport(), session.proposals(), session.notices());
+        picking = new Picking(session.document(), session.selection(), session.transport(), session.view());
+        snapping = new Snapping(session.document(), session.transport(), session.footages(), session.jobs());
+        inBetweening = new InBetweening(
+                session.document(),
+                session.selection(),
+                session.transport(),
+                session.view(),
+                session.keys(),
+                session.proposals(),
+                session.notices());
+        drawingExchange = new DrawingExchange(
+                session.document(),
+                session.selection(),
+                session.transport(),
+                session.view(),
+                picking,
+                session.jobs(),
+                session.proposals(),
+                session.notices());
+    }
+
+    public Session session() {
+        return session;
+    }
+
+    public Painting painting() {
+        return painting;
+    }
+
+    public Picking picking() {
+        return picking;
+    }
+
+    public Snapping snapping() {
+        return snapping;
+    }
+
+    public InBetweening inBetweening() {
+        return inBetweening;
+    }
+
+    public DrawingExchange drawingExchange() {
+        return drawingExchange;
+    }
+}
