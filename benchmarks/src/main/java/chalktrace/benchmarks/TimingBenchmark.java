@@ -1,7 +1,7 @@
 package chalktrace.benchmarks;
 
 import chalktrace.core.between.InBetween;
-import chalktrace.core.check.ExposureChecks;
+import chalktrace.core.check.Checks;
 import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.edit.timing.ShotTimingEdits;
 import chalktrace.core.edit.timing.TimingEdits;
@@ -117,7 +117,7 @@ public class TimingBenchmark {
 
     @Benchmark
     public Object checks() {
-        return ExposureChecks.of(shot);
+        return Checks.of(shot);
     }
 
     @Benchmark

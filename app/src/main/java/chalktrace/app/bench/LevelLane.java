@@ -5,7 +5,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.words.Words;
-import chalktrace.core.check.ExposureChecks;
+import chalktrace.core.check.Finding;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.shot.Cycle;
@@ -130,9 +130,8 @@ final class LevelLane extends Lane {
 
     /** What is found on this level stands at its frame as a small flag. */
     private void paintFindings(GraphicsContext g, double width) {
-        for (ExposureChecks.Finding finding :
-                session().timing().findingsProperty().get()) {
-            boolean here = finding.level().equals(level) && finding.kind() != ExposureChecks.Kind.NEVER_SHOWN;
+        for (Finding finding : session().timing().findingsProperty().get()) {
+            boolean here = finding.level().equals(level) && finding.shows();
             if (here) {
                 double x = scale().x(finding.frame(), width);
                 g.setFill(tones().badText());

@@ -6,7 +6,8 @@ import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Selection;
 import chalktrace.app.sound.Transport;
 import chalktrace.app.words.Words;
-import chalktrace.core.check.ExposureChecks;
+import chalktrace.core.check.Checks;
+import chalktrace.core.check.Finding;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.timing.OntoTwos;
 import chalktrace.core.edit.timing.ShotTimingEdits;
@@ -47,7 +48,7 @@ public final class Timing {
     private final BooleanProperty soundAlong = new SimpleBooleanProperty(true);
     private final BooleanProperty footageAlong = new SimpleBooleanProperty(true);
     private final BooleanProperty referencesFollow = new SimpleBooleanProperty();
-    private final ReadOnlyObjectWrapper<List<ExposureChecks.Finding>> findings = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<List<Finding>> findings = new ReadOnlyObjectWrapper<>(List.of());
     private boolean checking;
 
     Timing(Document document, Selection selection, Transport transport, Jobs jobs, Notices notices) {
@@ -68,7 +69,7 @@ public final class Timing {
     }
 
     /** What is probably not meant in the exposure of the shot; looked for behind the window after each edit. */
-    public ReadOnlyObjectProperty<List<ExposureChecks.Finding>> findingsProperty() {
+    public ReadOnlyObjectProperty<List<Finding>> findingsProperty() {
         return findings.getReadOnlyProperty();
     }
 
@@ -78,7 +79,7 @@ public final class Timing {
         }
         checking = true;
         Shot shot = document.shot();
-        jobs.runQuietly(job -> ExposureChecks.of(shot), found -> {
+        jobs.runQuietly(job -> Checks.of(shot), found -> {
             checking = false;
             findings.set(found);
             if (document.shot() != shot) {
@@ -88,19 +89,11 @@ public final class Timing {
     }
 
     /** A finding as a sentence. */
-    public String words(ExposureChecks.Finding finding) {
+    public String words(Finding finding) {
         Shot shot = document.shown();
         String level = shot.level(finding.level()).map(Level::name).orElse("");
-        int number = shot.setup().number(finding.frame());
-        return switch (finding.kind()) {
-            case EMPTY_SHOWN -> Words.TRACE.of("drawing-is-empty-and-shows", level, finding.drawing(), number);
-            case OUTSIDE -> Words.TRACE.of("drawing-starts-at-frame-after", level, finding.drawing(), number);
-            case NEVER_SHOWN -> Words.TRACE.of("drawing-shows-nowhere", level, finding.drawing());
-            case ONE_FRAME_GAP -> Words.TRACE.of("frame-alone-shows-nothing", level, number);
-            case CYCLE_SHOWS_TWICE -> Words.TRACE.of("the-cycle-ends-at-frame", level, number, finding.drawing());
-            case ALMOST_TOGETHER -> Words.TRACE.of("a-showing-starts-at-frame", level, number);
-            case BROKEN_TWOS -> Words.TRACE.of("one-frame-at-breaks-the", level, number);
-        };
+        return Words.TRACE.of(
+                "check." + finding.check(), level, shot.setup().number(finding.frame()), finding.drawing());
     }
 
     /** The span that was chosen on the bench; null for none. */

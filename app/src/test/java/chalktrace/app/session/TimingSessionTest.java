@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.testing.BareSession;
-import chalktrace.core.check.ExposureChecks;
+import chalktrace.core.check.Finding;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
@@ -140,9 +140,8 @@ class TimingSessionTest {
         bare.run(() -> timing.makeMissing(2));
         assertThat(runs()).containsExactly("0:2:1", "2:2:3", "4:2:4", "6:2:2");
         bare.await(() -> timing.findingsProperty().get().size() == 2);
-        List<ExposureChecks.Finding> found =
-                bare.get(() -> timing.findingsProperty().get());
-        assertThat(found).allMatch(finding -> finding.kind() == ExposureChecks.Kind.EMPTY_SHOWN);
+        List<Finding> found = bare.get(() -> timing.findingsProperty().get());
+        assertThat(found).allMatch(finding -> finding.check().equals("empty-shown"));
         // Frames are told in the shot's numbering, from 1.
         assertThat(bare.get(() -> timing.words(found.get(0))))
                 .contains("drawing 3")

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import chalktrace.app.keys.Action;
+import chalktrace.core.check.Checks;
 import java.io.IOException;
 import java.io.Reader;
 import java.nio.file.Files;
@@ -137,6 +138,12 @@ class WordsTest {
     void everyActionHasItsWords() {
         assertThat(Action.values())
                 .allSatisfy(action -> assertThat(action.use()).isNotBlank());
+    }
+
+    @Test
+    void everyCheckHasItsWords() {
+        assertThat(Checks.ids())
+                .allSatisfy(id -> assertThat(Words.TRACE.has("check." + id)).isTrue());
     }
 
     @Test

@@ -9,7 +9,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.session.View;
 import chalktrace.app.words.Words;
-import chalktrace.core.check.ExposureChecks;
+import chalktrace.core.check.Finding;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.edit.timing.TimingEdits;
@@ -256,7 +256,7 @@ final class TimingRows extends VBox {
 
     private void showFindings() {
         findings.getChildren().clear();
-        List<ExposureChecks.Finding> all = session.timing().findingsProperty().get();
+        List<Finding> all = session.timing().findingsProperty().get();
         if (!all.isEmpty()) {
             findings.getChildren().add(Rows.quiet(Words.TRACE.of("possible-mistakes")));
         }

@@ -3,7 +3,8 @@ package chalktrace.core.edit.timing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import chalktrace.core.check.ExposureChecks;
+import chalktrace.core.check.Checks;
+import chalktrace.core.check.Finding;
 import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
@@ -47,13 +48,9 @@ class CycleEditsTest {
         // Common practice: loop without the last frame, or the first pose shows twice.
         Shot same = Shots.showing(Exposure.of(0, 4, 1), Exposure.of(4, 4, 2), Exposure.of(8, 1, 1));
         Shot marked = Shots.after(same, CycleEdits.mark("level-1", FrameRange.of(0, 9)));
-        assertThat(ExposureChecks.of(marked))
-                .extracting(ExposureChecks.Finding::kind)
-                .contains(ExposureChecks.Kind.CYCLE_SHOWS_TWICE);
+        assertThat(Checks.of(marked)).extracting(Finding::check).contains("cycle-shows-twice");
         Shot without = Shots.after(same, CycleEdits.mark("level-1", FrameRange.of(0, 8)));
-        assertThat(ExposureChecks.of(without))
-                .extracting(ExposureChecks.Finding::kind)
-                .doesNotContain(ExposureChecks.Kind.CYCLE_SHOWS_TWICE);
+        assertThat(Checks.of(without)).extracting(Finding::check).doesNotContain("cycle-shows-twice");
     }
 
     @Test
@@ -116,8 +113,8 @@ class CycleEditsTest {
                 first.style(),
                 first.drawings(),
                 Exposures.of(Exposure.of(0, 4, 1), Exposure.of(4, 4, 2), Exposure.of(8, 5, 3), Exposure.of(13, 3, 1)));
-        assertThat(ExposureChecks.of(shot.withLevels(List.of(first, second))))
-                .filteredOn(finding -> finding.kind() == ExposureChecks.Kind.ALMOST_TOGETHER)
+        assertThat(Checks.of(shot.withLevels(List.of(first, second))))
+                .filteredOn(finding -> finding.check().equals("almost-together"))
                 .singleElement()
                 .matches(finding -> finding.frame() == 13 && finding.level().equals("level-2"));
     }

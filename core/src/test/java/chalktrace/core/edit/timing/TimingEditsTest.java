@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
-import chalktrace.core.check.ExposureChecks;
+import chalktrace.core.check.Checks;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.edit.drawing.BetweenEdits;
@@ -263,11 +263,11 @@ class TimingEditsTest {
                         Exposure.of(6, 2, 4),
                         Exposure.of(60, 2, 5))
                 .withLevel(Shots.LEVEL, level -> level.with(Drawing.empty(4)).with(Drawing.empty(9)));
-        assertThat(ExposureChecks.of(shot))
-                .extracting(f -> f.kind() + " " + f.frame() + " " + f.drawing())
+        assertThat(Checks.of(shot))
+                .extracting(f -> f.check() + " " + f.frame() + " " + f.drawing())
                 .containsExactlyInAnyOrder(
-                        "BROKEN_TWOS 2 2", "ONE_FRAME_GAP 5 0", "EMPTY_SHOWN 6 4", "OUTSIDE 60 5", "NEVER_SHOWN 0 9");
-        assertThat(ExposureChecks.of(Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2))))
+                        "broken-twos 2 2", "one-frame-gap 5 0", "empty-shown 6 4", "outside 60 5", "never-shown 0 9");
+        assertThat(Checks.of(Shots.showing(Exposure.of(0, 2, 1), Exposure.of(2, 2, 2))))
                 .isEmpty();
     }
 

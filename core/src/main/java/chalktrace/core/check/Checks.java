@@ -1,0 +1,30 @@
+package chalktrace.core.check;
+
+import chalktrace.core.shot.Shot;
+import java.util.List;
+
+/** All that is looked for in a shot. */
+public final class Checks {
+
+    private static final List<Check> ALL = List.of(
+            new OutsideShot(),
+            new EmptyShown(),
+            new OneFrameGap(),
+            new BrokenTwos(),
+            new NeverShown(),
+            new CycleShowsTwice(),
+            new AlmostTogether(),
+            new WordWithoutMouth());
+
+    private Checks() {}
+
+    /** What is found, check by check. */
+    public static List<Finding> of(Shot shot) {
+        return ALL.stream().flatMap(check -> check.of(shot).stream()).toList();
+    }
+
+    /** The ids of all checks. */
+    public static List<String> ids() {
+        return ALL.stream().map(Check::id).toList();
+    }
+}
