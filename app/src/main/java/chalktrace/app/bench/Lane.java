@@ -7,6 +7,7 @@ import chalktrace.app.theme.Tones;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import javafx.animation.Animation;
@@ -15,6 +16,7 @@ import javafx.animation.Timeline;
 import javafx.beans.InvalidationListener;
 import javafx.beans.Observable;
 import javafx.beans.WeakInvalidationListener;
+import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
@@ -24,7 +26,9 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
 import javafx.util.Duration;
 
 /**
@@ -44,6 +48,15 @@ public abstract class Lane extends Region {
     private static final double EDGE_PX = 5;
     private static final double ZOOM_STEP = 1.2;
 
+    /** In play a lane is painted so far beyond both ends, and then only moved. */
+    private static final double LEAST_BEYOND_PX = 400;
+
+    /** Lanes are painted so much further one than the other, so that not all are painted anew on one frame. */
+    private static final double BEYOND_STEP_PX = 40;
+
+    private static final int BEYOND_STEPS = 6;
+    private static int made;
+
     /**
      * Something that the pointer can take hold of.
      *
@@ -57,7 +70,19 @@ public abstract class Lane extends Region {
     private final String name;
     private double openHeight;
     private final Canvas canvas = new Canvas();
-    private final InvalidationListener repaint = changed -> requestLayout();
+    private final Rectangle gate = new Rectangle();
+    private final Rectangle gateStart = new Rectangle();
+    private final Rectangle gateEnd = new Rectangle();
+    private final Text standing = new Text();
+    private final double mostBeyond = LEAST_BEYOND_PX + BEYOND_STEP_PX * (made++ % BEYOND_STEPS);
+    private final InvalidationListener repaint = changed -> paintAnew();
+    private final InvalidationListener move = changed -> move();
+
+    /** The frame for which the canvas was painted, and how far beyond both ends. */
+    private int paintedAt;
+
+    private double beyond;
+    private boolean stale = true;
     private boolean folded;
     private final Tooltip foldedName = new Tooltip();
 
@@ -81,7 +106,15 @@ public abstract class Lane extends Region {
         atEdge.setCycleCount(Animation.INDEFINITE);
         setAccessibleRole(AccessibleRole.SLIDER);
         setAccessibleText(Words.DESK.of("lane", name));
-        getChildren().add(canvas);
+        standing.setMouseTransparent(true);
+        standing.setTextOrigin(VPos.TOP);
+        for (Rectangle part : List.of(gate, gateStart, gateEnd)) {
+            part.setManaged(false);
+            part.setMouseTransparent(true);
+        }
+        canvas.setManaged(false);
+        standing.setManaged(false);
+        getChildren().addAll(canvas, standing, gate, gateStart, gateEnd);
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
@@ -89,11 +122,12 @@ public abstract class Lane extends Region {
         fold(false);
         repaintOn(
                 session.document().shownProperty(),
-                session.transport().frameProperty(),
+                session.transport().playingProperty(),
                 session.selection().itemProperty(),
                 session.selection().levelProperty(),
                 scale.pixelsPerFrameProperty(),
                 Theme.lookProperty());
+        session.transport().frameProperty().addListener(new WeakInvalidationListener(move));
         foldedName.setText(Words.DESK.of("click-to-open-this-lane", Sentence.of(name)));
         parentProperty().addListener((property, before, row) -> {
             if (row != null) {
@@ -104,11 +138,28 @@ public abstract class Lane extends Region {
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
     }
 
-    /** Paints the lane at its full height. */
+    /**
+     * Paints the lane at its full height, with the gate in the middle of its width. In play that is wider than the lane, and what was painted
+     * is moved from frame to frame: it hangs on the gate in no other way.
+     */
     protected abstract void paint(GraphicsContext g, double width, double height);
 
     /** Paints what the folded line shows. */
     protected abstract void paintFolded(GraphicsContext g, double width, double height);
+
+    /** Words that stand still at the lane's left end; none by default. */
+    protected Optional<Standing> standing() {
+        return Optional.empty();
+    }
+
+    /** Words that stand still. @param y of their top */
+    public record Standing(String words, double size, double y, Color color) {
+
+        /** What is wrong, in the middle of a lane's height. */
+        static Standing problem(String words, double height) {
+            return new Standing(words, 12, height / 2 - 8, tones().badText());
+        }
+    }
 
     /** What lies under the pointer; nothing by default. */
     protected Optional<Grab> grab(double x, double y) {
@@ -157,7 +208,7 @@ public abstract class Lane extends Region {
         setMinHeight(height);
         setPrefHeight(height);
         setMaxHeight(height);
-        requestLayout();
+        paintAnew();
     }
 
     /** Changes how high the lane is when it is open. */
@@ -195,11 +246,27 @@ public abstract class Lane extends Region {
 
     @Override
     protected void layoutChildren() {
-        if (!isSeen()) {
+        if (!isSeen() || !stale) {
             return;
         }
+        stale = false;
         double width = Math.max(1, getWidth());
         double height = Math.max(1, getHeight());
+        beyond = session.transport().playingProperty().get() ? mostBeyond : 0;
+        paintedAt = session.transport().frame();
+        paintCanvas(width + 2 * beyond, height);
+        canvas.setTranslateX(-beyond);
+        standing.setVisible(!folded && standing().isPresent());
+        standing().ifPresent(words -> {
+            standing.setText(words.words());
+            standing.setFont(Theme.sans(words.size()));
+            standing.setFill(words.color());
+            standing.relocate(8, words.y());
+        });
+        placeGate(width, height);
+    }
+
+    private void paintCanvas(double width, double height) {
         canvas.setWidth(width);
         canvas.setHeight(height);
         GraphicsContext g = canvas.getGraphicsContext2D();
@@ -214,19 +281,48 @@ public abstract class Lane extends Region {
         } else {
             paint(g, width, height);
         }
-        paintGate(g, width, height);
     }
 
-    private void paintGate(GraphicsContext g, double width, double height) {
+    /** The gate stands in the same place on all frames. */
+    private void placeGate(double width, double height) {
         double x = scale.x(session.transport().frame(), width);
-        g.setFill(tones().accentWash());
-        g.fillRect(x, 0, scale.pixelsPerFrame(), height);
-        g.setStroke(tones().accent());
-        g.setLineWidth(1);
-        double left = Math.floor(x) + 0.5;
-        double right = Math.floor(x + scale.pixelsPerFrame()) + 0.5;
-        g.strokeLine(left, 0, left, height);
-        g.strokeLine(right, 0, right, height);
+        place(gate, x, scale.pixelsPerFrame(), height, tones().accentWash());
+        place(gateStart, Math.floor(x), 1, height, tones().accent());
+        place(gateEnd, Math.floor(x + scale.pixelsPerFrame()), 1, height, tones().accent());
+    }
+
+    private static void place(Rectangle part, double x, double width, double height, Color color) {
+        part.setX(x);
+        part.setWidth(width);
+        part.setHeight(height);
+        part.setFill(color);
+    }
+
+    /** In play what was painted is moved as long as it reaches; else it is painted for each frame. */
+    private void move() {
+        double by = (session.transport().frame() - paintedAt) * scale.pixelsPerFrame();
+        if (Math.abs(by) < beyond && !stale) {
+            canvas.setTranslateX(Math.rint(-beyond - by));
+        } else {
+            paintAnew();
+        }
+    }
+
+    private void paintAnew() {
+        stale = true;
+        requestLayout();
+    }
+
+    @Override
+    protected void setWidth(double width) {
+        stale |= width != getWidth();
+        super.setWidth(width);
+    }
+
+    @Override
+    protected void setHeight(double height) {
+        stale |= height != getHeight();
+        super.setHeight(height);
     }
 
     private void mouse(MouseEvent event) {

@@ -2,13 +2,11 @@ package chalktrace.app.bench;
 
 import chalktrace.app.footage.Thumbnails;
 import chalktrace.app.session.Session;
-import chalktrace.app.theme.Theme;
 import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.time.FrameRange;
 import chalktrace.media.footage.Reference;
 import java.util.Optional;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 
@@ -27,22 +25,21 @@ final class PictureLane extends Lane {
 
     @Override
     protected void paint(GraphicsContext g, double width, double height) {
-        // Footage that runs tells more than a still in front of it.
-        Optional<Footage> front = shown().footage().stream()
+        front().ifPresent(clip -> pictures(g, width, clip));
+    }
+
+    @Override
+    protected Optional<Standing> standing() {
+        return front().map(clip -> session().footages().problems().get(clip.file()))
+                .map(problem -> Standing.problem(problem, getHeight()));
+    }
+
+    /** Footage that runs tells more than a still in front of it. */
+    private Optional<Footage> front() {
+        return shown().footage().stream()
                 .filter(clip -> clip.visible() && !clip.isStill())
                 .findFirst()
                 .or(() -> shown().footage().stream().findFirst());
-        if (front.isEmpty()) {
-            return;
-        }
-        String problem = session().footages().problems().get(front.get().file());
-        if (problem != null) {
-            g.setFill(tones().badText());
-            g.setFont(Theme.sans(12));
-            g.setTextBaseline(VPos.CENTER);
-            g.fillText(problem, 8, height / 2);
-        }
-        pictures(g, width, front.get());
     }
 
     @Override

@@ -1,13 +1,11 @@
 package chalktrace.app.bench;
 
 import chalktrace.app.session.Session;
-import chalktrace.app.theme.Theme;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.sound.Peaks;
 import java.util.Optional;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
@@ -47,18 +45,18 @@ final class SoundLane extends Lane {
         if (clip.isEmpty()) {
             return;
         }
-        String problem = session().sounds().problems().get(clip.get().file());
-        if (problem != null) {
-            g.setFill(tones().badText());
-            g.setFont(Theme.sans(12));
-            g.setTextBaseline(VPos.CENTER);
-            g.fillText(problem, 8, height / 2);
-        }
         if (session().view().spectrogramProperty().get()) {
             spectrogram(g, clip.get(), width, height - 1);
         } else {
             waveform(g, clip.get(), width, height - 1);
         }
+    }
+
+    @Override
+    protected Optional<Standing> standing() {
+        return shown().sound(sound)
+                .map(clip -> session().sounds().problems().get(clip.file()))
+                .map(problem -> Standing.problem(problem, getHeight()));
     }
 
     @Override

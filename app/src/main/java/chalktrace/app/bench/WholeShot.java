@@ -18,6 +18,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
 
 /** A map of all frames: where drawings, words, cues and keys lie, and where the gate is. Click or drag to go there. */
 final class WholeShot extends Region {
@@ -28,19 +29,31 @@ final class WholeShot extends Region {
     private final BenchScale scale;
     private final Canvas canvas = new Canvas();
 
+    /** Over which frames the bench reaches, and the one at the gate; only these move with it. */
+    private final Rectangle reach = new Rectangle();
+
+    private final Rectangle gate = new Rectangle();
+
     WholeShot(Session session, BenchScale scale) {
         this.session = session;
         this.scale = scale;
         setMinHeight(HEIGHT);
         setPrefHeight(HEIGHT);
         setMaxHeight(HEIGHT);
+        getStyleClass().add("whole-shot");
         setCursor(Cursor.HAND);
         setAccessibleRole(AccessibleRole.SLIDER);
         setAccessibleText(Words.DESK.of("whole-shot"));
-        getChildren().add(canvas);
+        reach.setManaged(false);
+        gate.setManaged(false);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.setHeight(HEIGHT);
+        setClip(clip);
+        getChildren().addAll(reach, canvas, gate);
         InvalidationListener repaint = changed -> requestLayout();
         session.document().shownProperty().addListener(repaint);
-        session.transport().frameProperty().addListener(repaint);
+        session.transport().frameProperty().addListener(changed -> placeGate());
         session.selection().levelProperty().addListener(repaint);
         scale.pixelsPerFrameProperty().addListener(repaint);
         session.transport().withinProperty().addListener(repaint);
@@ -58,11 +71,7 @@ final class WholeShot extends Region {
         Tones tones = Theme.tones();
         double frame = width / shot.setup().length();
         GraphicsContext g = canvas.getGraphicsContext2D();
-        g.setFill(tones.panel());
-        g.fillRect(0, 0, width, HEIGHT);
-        double seen = width / scale.pixelsPerFrame();
-        g.setFill(tones.raised());
-        g.fillRect((session.transport().frame() + 0.5 - seen / 2) * frame, 0, seen * frame, HEIGHT);
+        g.clearRect(0, 0, width, HEIGHT);
         g.setFill(tones.edge());
         shot.level(String.valueOf(session.selection().level())).ifPresent(level -> {
             for (Exposure run : level.exposures().runs()) {
@@ -90,8 +99,21 @@ final class WholeShot extends Region {
             g.setFill(tones.accent());
             g.fillRect(within.start() * frame, HEIGHT - 2, within.frames() * frame, 2);
         }
-        g.setFill(tones.accent());
-        g.fillRect(Math.floor(session.transport().frame() * frame), 0, Math.max(2, frame), HEIGHT);
+        reach.setFill(tones.raised());
+        gate.setFill(tones.accent());
+        placeGate();
+    }
+
+    private void placeGate() {
+        int now = session.transport().frame();
+        double frame = getWidth() / session.document().shown().setup().length();
+        double seen = getWidth() / scale.pixelsPerFrame();
+        reach.setX((now + 0.5 - seen / 2) * frame);
+        reach.setWidth(seen * frame);
+        reach.setHeight(HEIGHT);
+        gate.setX(Math.floor(now * frame));
+        gate.setWidth(Math.max(2, frame));
+        gate.setHeight(HEIGHT);
     }
 
     private void go(MouseEvent event) {

@@ -41,7 +41,7 @@ public final class Workers {
     }
 
     /** One thread that can also do things again and again. */
-    static ScheduledExecutorService scheduled(String name, int priority) {
+    public static ScheduledExecutorService scheduled(String name, int priority) {
         return new ScheduledThreadPoolExecutor(1, threads(name, priority), new ThreadPoolExecutor.DiscardPolicy());
     }
 

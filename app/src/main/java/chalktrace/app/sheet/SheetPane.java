@@ -200,6 +200,9 @@ public final class SheetPane extends Region {
 
     @Override
     protected void layoutChildren() {
+        if (!isVisible()) {
+            return;
+        }
         canvas.setWidth(Math.max(1, getWidth()));
         canvas.setHeight(Math.max(1, getHeight()));
         GraphicsContext g = canvas.getGraphicsContext2D();

@@ -1,6 +1,7 @@
 package chalktrace.app.sound;
 
 import chalktrace.app.kernel.Document;
+import chalktrace.app.kernel.Workers;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.sound.PlayPath;
 import chalktrace.core.sound.PlayPath.Round;
@@ -8,8 +9,13 @@ import chalktrace.core.sound.ShotMix;
 import chalktrace.core.sound.TimeStretch;
 import chalktrace.core.time.FrameRange;
 import chalktrace.media.sound.SoundOut;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
-import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
@@ -23,12 +29,15 @@ import javafx.beans.property.SimpleObjectProperty;
 
 /**
  * Which frame is at the gate, and play. The sound device is the clock: the picture follows what has been heard, and frames
- * that it had no time to show are counted. Lives on the FX thread, with one thread that feeds the device.
+ * that it had no time to show are counted. Lives on the FX thread, with one thread that feeds the device and one that looks at its clock.
  */
 public final class Transport {
 
     /** Nobody's loudspeaker is later. */
     public static final double MOST_LATENCY_MILLIS = 1000;
+
+    /** How often the device's clock is looked at: far oftener than frames pass, so that each comes in time. */
+    private static final int LOOK_MILLIS = 4;
 
     private final Document document;
     private final Sounds sounds;
@@ -40,14 +49,11 @@ public final class Transport {
     private final ObjectProperty<Round> round = new SimpleObjectProperty<>(Round.LOOP);
     private final DoubleProperty speed = new SimpleDoubleProperty(1);
     private final ObjectProperty<FrameRange> within = new SimpleObjectProperty<>();
-    private final AnimationTimer pulse = new AnimationTimer() {
-        @Override
-        public void handle(long now) {
-            followSound();
-        }
-    };
-
+    private final ExecutorService player = Workers.one("play");
+    private final ScheduledExecutorService clock = Workers.scheduled("follow sound", Thread.NORM_PRIORITY);
+    private ScheduledFuture<?> following;
     private final DoubleProperty latencyMillis = new SimpleDoubleProperty();
+    private volatile double latencySeconds;
     private final BooleanProperty keepsPitch = new SimpleBooleanProperty(true);
     private final BooleanProperty hears = new SimpleBooleanProperty();
     private final BooleanProperty hearsBackwards = new SimpleBooleanProperty();
@@ -59,6 +65,7 @@ public final class Transport {
         this.document = document;
         this.sounds = sounds;
         this.devices = devices;
+        latencyMillis.addListener((property, before, now) -> latencySeconds = now.doubleValue() / 1000);
         hears.addListener((property, before, on) -> hear(on, false));
         hearsBackwards.addListener((property, before, on) -> hear(on, true));
         document.whenOpened(() -> {
@@ -152,7 +159,7 @@ public final class Transport {
                     document.shown().setup(),
                     new PlayPath(backwards ? end - 1 : start, start, end, backwards ? -1 : 1, Round.LOOP),
                     false);
-            feed.start();
+            player.execute(feed);
         }
     }
 
@@ -206,14 +213,17 @@ public final class Transport {
                         direction * speed.get(),
                         round.get()),
                 keepsPitch.get() && direction > 0 && speed.get() != 1);
-        feed.start();
+        player.execute(feed);
         playing.set(true);
-        pulse.start();
+        following = clock.scheduleAtFixedRate(feed::look, LOOK_MILLIS, LOOK_MILLIS, TimeUnit.MILLISECONDS);
     }
 
     public void stop() {
         if (feed != null) {
-            pulse.stop();
+            if (following != null) {
+                following.cancel(false);
+                following = null;
+            }
             feed.end();
             feed = null;
             playing.set(false);
@@ -234,9 +244,12 @@ public final class Transport {
 
     public void close() {
         stop();
+        clock.shutdownNow();
         if (device != null) {
-            device.close();
+            // After the feed that is just ending.
+            player.execute(device::close);
         }
+        player.shutdown();
     }
 
     /** The sound of the frame at the gate, once. */
@@ -247,7 +260,7 @@ public final class Transport {
         }
         long start = sample(setup, frame.get());
         feed = new Feed(setup, new PlayPath(start, start, sample(setup, frame.get() + 1), 1, Round.ONCE), false);
-        feed.start();
+        player.execute(feed);
     }
 
     private FrameRange range(ShotSetup setup) {
@@ -283,8 +296,8 @@ public final class Transport {
         frame.set(document.shown().setup().clamp(feed.frameHeard()));
     }
 
-    /** Feeds the device along a path. */
-    private final class Feed extends Thread {
+    /** Feeds the device along a path; one after the other, on the player's thread. */
+    private final class Feed implements Runnable {
 
         /** About a frame: short enough that an edit is heard at once. */
         private static final int CHUNK = 2048;
@@ -298,18 +311,21 @@ public final class Transport {
         /** Keeps the pitch; null where it goes with the speed. */
         private final TimeStretch stretch;
 
+        private volatile boolean started;
         private volatile boolean ended;
+
+        /** How many frames had gone by when the clock was last looked at, and whether that is still to be followed. */
+        private int looked = -1;
+
+        private final AtomicBoolean asked = new AtomicBoolean();
 
         /** How many frames have gone by when it was last asked, however often they came round. */
         private int passed;
 
         Feed(ShotSetup setup, PlayPath path, boolean keepsPitch) {
-            super("play");
-            setDaemon(true);
             this.setup = setup;
             this.path = path;
             this.stretch = keepsPitch ? new TimeStretch(ShotMix.CHANNELS, ShotMix.SAMPLE_RATE) : null;
-            out.start();
         }
 
         /** The frame that belongs to what is heard. */
@@ -322,13 +338,31 @@ public final class Transport {
         /** How many frames went by since this was asked last and were never at the gate, beyond those that the speed leaves out. */
         int passedOver() {
             int before = passed;
-            passed = setup.rate().frameAt(heard() * Math.abs(path.speed()) / ShotMix.SAMPLE_RATE);
+            passed = goneBy();
             return Math.max(0, passed - before - (int) Math.ceil(Math.abs(path.speed())));
+        }
+
+        private int goneBy() {
+            return setup.rate().frameAt(heard() * Math.abs(path.speed()) / ShotMix.SAMPLE_RATE);
+        }
+
+        /** Lets the gate follow when another frame is heard. On the clock's thread. */
+        void look() {
+            int now = goneBy();
+            if ((now != looked || isOver()) && asked.compareAndSet(false, true)) {
+                looked = now;
+                Platform.runLater(() -> {
+                    asked.set(false);
+                    if (feed == this) {
+                        followSound();
+                    }
+                });
+            }
         }
 
         /** What has come out of the loudspeaker: what the device has played, less what is still on its way. */
         private long heard() {
-            return Math.max(0, out.playedSamples() - Math.round(latencyMillis.get() / 1000 * ShotMix.SAMPLE_RATE));
+            return !started ? 0 : Math.max(0, out.playedSamples() - Math.round(latencySeconds * ShotMix.SAMPLE_RATE));
         }
 
         boolean isOver() {
@@ -338,12 +372,6 @@ public final class Transport {
         void end() {
             ended = true;
             out.stop();
-            interrupt();
-            try {
-                join(500);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
         }
 
         private float[] rendered(long at) {
@@ -355,6 +383,11 @@ public final class Transport {
 
         @Override
         public void run() {
+            if (ended) {
+                return;
+            }
+            out.start();
+            started = true;
             long at = 0;
             try {
                 while (!ended && !path.isOverAt(Math.max(0, at - SILENCE_AFTER))) {
@@ -363,7 +396,12 @@ public final class Transport {
                     at += CHUNK;
                 }
             } catch (InterruptedException e) {
-                // Play was ended.
+                Thread.currentThread().interrupt();
+            } finally {
+                if (ended) {
+                    // It may have been ended just as it started.
+                    out.stop();
+                }
             }
         }
     }

@@ -3,7 +3,6 @@ package chalktrace.app.study;
 import chalktrace.app.bench.BenchScale;
 import chalktrace.app.bench.Lane;
 import chalktrace.app.session.Timing;
-import chalktrace.app.theme.Theme;
 import chalktrace.app.words.Words;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.shot.Mark;
@@ -11,8 +10,8 @@ import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FrameRange;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 
@@ -29,6 +28,7 @@ final class GraphLane extends Lane {
     private static final double FOOT = 3;
 
     private final StudyWork work;
+    private Standing heading;
 
     GraphLane(StudyWork work, BenchScale scale, double height) {
         super(Words.STUDY.of("graph-lane"), height, work.session(), scale);
@@ -92,17 +92,12 @@ final class GraphLane extends Lane {
                 }
             }
         }
-        g.setFont(Theme.sans(10));
-        g.setTextBaseline(VPos.TOP);
-        g.setFill(tones().quiet());
         StudyMeasure measure = work.measureProperty().get();
         if (high < low) {
-            g.fillText(
-                    work.movingProperty().get().isEmpty()
-                            ? Words.STUDY.of("no-tracked-point-in-view")
-                            : measure.needs(),
-                    6,
-                    height / 2 - 6);
+            String why = work.movingProperty().get().isEmpty()
+                    ? Words.STUDY.of("no-tracked-point-in-view")
+                    : measure.needs();
+            heading = new Standing(why, 10, height / 2 - 6, tones().quiet());
             return;
         }
         low = measure == StudyMeasure.SPACING ? 0 : low;
@@ -110,19 +105,22 @@ final class GraphLane extends Lane {
         for (StudyWork.MovingTrack moving : work.movingProperty().get()) {
             paint(g, moving, first, last, low, range, width, height);
         }
-        g.setFill(tones().quiet());
-        g.fillText(
-                measure == StudyMeasure.SPACING
-                        ? String.format(
-                                Locale.ROOT,
-                                Words.STUDY.of("up-to-of-the-pictures"),
-                                measure.title(),
-                                high,
-                                measure.unit(),
-                                100 * high / shown().setup().size().height())
-                        : String.format(Locale.ROOT, Words.STUDY.of("to"), measure.title(), low, high, measure.unit()),
-                6,
-                1);
+        String span = measure == StudyMeasure.SPACING
+                ? String.format(
+                        Locale.ROOT,
+                        Words.STUDY.of("up-to-of-the-pictures"),
+                        measure.title(),
+                        high,
+                        measure.unit(),
+                        100 * high / shown().setup().size().height())
+                : String.format(Locale.ROOT, Words.STUDY.of("to"), measure.title(), low, high, measure.unit());
+        heading = new Standing(span, 10, 1, tones().quiet());
+    }
+
+    /** What the graph reaches, or why there is none. */
+    @Override
+    protected Optional<Standing> standing() {
+        return Optional.ofNullable(heading);
     }
 
     private OptionalDouble value(StudyWork.MovingTrack moving, MovingPoint point, int frame) {

@@ -50,7 +50,9 @@ class TransportTest {
     }
 
     private void play(int direction) {
+        int before = device.starts();
         bare.run(() -> transport.play(direction));
+        bare.await(() -> device.starts() > before);
     }
 
     /** Lets it be so late on the device's clock, and waits until the gate has followed. */

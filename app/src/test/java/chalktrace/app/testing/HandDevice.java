@@ -1,6 +1,7 @@
 package chalktrace.app.testing;
 
 import chalktrace.media.sound.SoundOut;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 
 /** A loudspeaker whose clock stands until the test moves it. */
@@ -9,11 +10,17 @@ public final class HandDevice implements SoundOut {
     private final AtomicLong played = new AtomicLong();
     private volatile boolean silent;
     private volatile int sounds;
+    private final AtomicInteger starts = new AtomicInteger();
     private volatile boolean running;
 
     /** Says that so much has been heard since the start. */
     public void hear(double seconds) {
         played.set(Math.round(seconds * 48_000));
+    }
+
+    /** How often it was started. */
+    public int starts() {
+        return starts.get();
     }
 
     /** How often it was started and got more than silence. */
@@ -31,6 +38,7 @@ public final class HandDevice implements SoundOut {
         played.set(0);
         silent = true;
         running = true;
+        starts.incrementAndGet();
     }
 
     @Override
