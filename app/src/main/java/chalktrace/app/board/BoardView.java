@@ -264,7 +264,11 @@ public final class BoardView extends Region {
         if (!which.isEmpty()) {
             composer.compose(scene, view, haste(), which, () -> {
                 framesShown.set(framesShown.get() + 1);
-                lookAhead();
+                if (session.transport().playingProperty().get()) {
+                    prepareNext();
+                } else {
+                    lookAhead();
+                }
             });
         }
     }
@@ -275,10 +279,7 @@ public final class BoardView extends Region {
 
     /** Makes the frames ready that the next step may go to. */
     private void lookAhead() {
-        if (quick
-                || pen.isPresent()
-                || session.transport().playingProperty().get()
-                || session.footages().settlingProperty().get()) {
+        if (quick || pen.isPresent() || session.footages().settlingProperty().get()) {
             return;
         }
         Shot shot = shownShot();
@@ -295,6 +296,14 @@ public final class BoardView extends Region {
             }
         }
         composer.ahead(likely, view, tiles);
+    }
+
+    /** Composes the frame that play comes to next before its time. */
+    private void prepareNext() {
+        Shot shot = shownShot();
+        session.transport().nextFrame().ifPresent(next -> session.footages()
+                .atHand(seen(shot, footageIsSeen()), ofFootage(shot, next))
+                .ifPresent(pictures -> composer.prepare(whole(shot, next, pictures), view, haste(), tiles)));
     }
 
     private boolean footageIsSeen() {
@@ -324,6 +333,11 @@ public final class BoardView extends Region {
             gate = frameBefore(shot, session.selection().level(), gate);
         }
         FootagePictures pictures = session.footages().ask(seen(shot, footageIsSeen()), ofFootage(shot, gate));
+        return whole(shot, gate, pictures);
+    }
+
+    /** With all that lies over the shot. */
+    private Scene whole(Shot shot, int gate, FootagePictures pictures) {
         Scene out = scene(shot, gate, pictures);
         for (SceneLook look : looks) {
             out = look.over(out, shot);

@@ -18,7 +18,8 @@ import javafx.application.Platform;
 
 /**
  * Composes scenes into tiles on background threads and shows all tiles of a scene at once. While one scene is composed, a
- * newer request waits; one that waits is replaced by a newer one, which takes over its tiles.
+ * newer request waits; one that waits is replaced by a newer one, which takes over its tiles. The scene that play comes to next can be
+ * composed before its time; it is shown at once when it is asked for.
  */
 final class TileComposer {
 
@@ -27,7 +28,15 @@ final class TileComposer {
     private static final int THREADS =
             Math.max(1, Math.min(4, Runtime.getRuntime().availableProcessors()));
 
-    private record Pass(Scene scene, Viewpoint view, Haste haste, Set<Tile> tiles, Runnable shown) {}
+    private record Pass(Scene scene, Viewpoint view, Haste haste, Set<Tile> tiles, Runnable shown) {
+
+        boolean isOf(Pass other) {
+            return view.equals(other.view)
+                    && haste == other.haste
+                    && tiles.equals(other.tiles)
+                    && scene.equals(other.scene);
+        }
+    }
 
     private final FrameComposer composer;
     private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, task -> {
@@ -47,6 +56,14 @@ final class TileComposer {
 
     private boolean busy;
 
+    /** What lies in the tiles' backs, or is just being composed into them, without having been asked for; null for nothing. */
+    private Pass ahead;
+
+    private boolean aheadIsDone;
+
+    /** Who asked for it meanwhile; null for nobody. */
+    private Runnable aheadShown;
+
     TileComposer(FrameComposer composer) {
         this.composer = composer;
     }
@@ -62,9 +79,44 @@ final class TileComposer {
         if (waiting != null) {
             all.addAll(waiting.tiles);
         }
-        waiting = new Pass(scene, view, haste, all, shown);
+        Pass wanted = new Pass(scene, view, haste, all, shown);
         asked++;
+        if (ahead != null && waiting == null && wanted.isOf(ahead)) {
+            aheadShown = shown;
+            showAhead();
+            return;
+        }
+        ahead = null;
+        waiting = wanted;
         startNext();
+    }
+
+    /** Composes a scene on all tiles before it is asked for, where nothing else is to be done. On the FX thread. */
+    void prepare(Scene scene, Viewpoint view, Haste haste, List<Tile> tiles) {
+        if (busy || waiting != null) {
+            return;
+        }
+        ahead = new Pass(scene, view, haste, new LinkedHashSet<>(tiles), () -> {});
+        aheadIsDone = false;
+        aheadShown = null;
+        Pass pass = ahead;
+        run(pass, () -> {
+            busy = false;
+            // Something else may have been asked for meanwhile.
+            if (ahead == pass) {
+                aheadIsDone = true;
+                showAhead();
+            }
+            startNext();
+        });
+    }
+
+    private void showAhead() {
+        if (aheadIsDone && aheadShown != null) {
+            Set<Tile> tiles = ahead.tiles;
+            ahead = null;
+            show(tiles, aheadShown);
+        }
     }
 
     /** Makes what drawings of a scene lack, beside what goes on. On the FX thread. @param then runs there when it is done */
@@ -105,6 +157,7 @@ final class TileComposer {
     /** Forgets what waits, such as tiles that are gone. */
     void forget() {
         waiting = null;
+        ahead = null;
     }
 
     void close() {
@@ -121,6 +174,15 @@ final class TileComposer {
         if (pass.tiles.isEmpty()) {
             return;
         }
+        run(pass, () -> {
+            busy = false;
+            show(pass.tiles, pass.shown);
+            startNext();
+        });
+    }
+
+    /** @param then on the FX thread, once all tiles are composed */
+    private void run(Pass pass, Runnable then) {
         busy = true;
         AtomicInteger left = new AtomicInteger(pass.tiles.size());
         for (Tile tile : pass.tiles) {
@@ -131,17 +193,15 @@ final class TileComposer {
                     LOG.log(Level.SEVERE, "a tile could not be composed", e);
                 } finally {
                     if (left.decrementAndGet() == 0) {
-                        Platform.runLater(() -> show(pass));
+                        Platform.runLater(then);
                     }
                 }
             });
         }
     }
 
-    private void show(Pass pass) {
-        pass.tiles.forEach(Tile::swap);
-        busy = false;
-        pass.shown.run();
-        startNext();
+    private static void show(Set<Tile> tiles, Runnable shown) {
+        tiles.forEach(Tile::swap);
+        shown.run();
     }
 }

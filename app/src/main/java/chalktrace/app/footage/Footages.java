@@ -202,7 +202,10 @@ public final class Footages implements FootagePictures {
     public ShownFootage ask(List<Footage> clips, int frame) {
         if (frame != frameBefore) {
             frameBefore = frame;
-            rest.playFromStart();
+            // Nobody rests in play, and a clock that runs lets the window look for changes sixty times a second.
+            if (!running) {
+                rest.playFromStart();
+            }
         }
         Asking asking = new Asking(frame);
         clips.forEach(asking::ask);
@@ -221,7 +224,7 @@ public final class Footages implements FootagePictures {
             OpenSource open = byFile.get(clip.file());
             Optional<Footage.Showing> showing = open == null ? Optional.empty() : showing(open, clip, frame);
             if (showing.isPresent()) {
-                Optional<Picture> picture = open.atHand(clip, showing.get().picture());
+                Optional<Picture> picture = open.atHand(clip, showing.get().picture(), running);
                 if (picture.isEmpty()) {
                     return Optional.empty();
                 }

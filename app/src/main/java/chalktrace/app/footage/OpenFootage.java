@@ -94,8 +94,9 @@ final class OpenFootage implements OpenSource {
     }
 
     @Override
-    public Optional<Picture> atHand(Footage clip, int n) {
-        return own.atHand(n).or(() -> proxy.flatMap(p -> p.atHand(n)));
+    public Optional<Picture> atHand(Footage clip, int n, boolean running) {
+        Optional<Picture> quick = proxy.flatMap(p -> p.atHand(n));
+        return running && quick.isPresent() ? quick : own.atHand(n).or(() -> quick);
     }
 
     @Override

@@ -117,7 +117,7 @@ final class OpenModel implements OpenSource {
     }
 
     @Override
-    public Optional<Picture> atHand(Footage clip, int n) {
+    public Optional<Picture> atHand(Footage clip, int n, boolean running) {
         return clip.staged(figures.apply(clip), n, setup.get()).flatMap(picture -> cache.get(picture, 0));
     }
 

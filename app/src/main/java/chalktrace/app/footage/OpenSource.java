@@ -42,7 +42,7 @@ interface OpenSource {
     Optional<Found> find(Footage clip, int n, boolean atRest, boolean running);
 
     /** Picture n of a use, if it is at hand; asks for nothing. */
-    Optional<Picture> atHand(Footage clip, int n);
+    Optional<Picture> atHand(Footage clip, int n, boolean running);
 
     /** Lets go of its files; waits for what is being read. */
     void close();

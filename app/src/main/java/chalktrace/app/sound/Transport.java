@@ -9,6 +9,7 @@ import chalktrace.core.sound.ShotMix;
 import chalktrace.core.sound.TimeStretch;
 import chalktrace.core.time.FrameRange;
 import chalktrace.media.sound.SoundOut;
+import java.util.OptionalInt;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
@@ -218,6 +219,13 @@ public final class Transport {
         following = clock.scheduleAtFixedRate(feed::look, LOOK_MILLIS, LOOK_MILLIS, TimeUnit.MILLISECONDS);
     }
 
+    /** The frame that play comes to after the one at the gate; none while nothing plays. */
+    public OptionalInt nextFrame() {
+        return playing.get()
+                ? OptionalInt.of(document.shown().setup().clamp(feed.frameAfter(frame.get())))
+                : OptionalInt.empty();
+    }
+
     public void stop() {
         if (feed != null) {
             if (following != null) {
@@ -330,9 +338,25 @@ public final class Transport {
 
         /** The frame that belongs to what is heard. */
         int frameHeard() {
-            double place = path.placeAt(heard());
-            int heard = setup.rate().frameAt(place / ShotMix.SAMPLE_RATE);
-            return Math.max(played.start(), Math.min(played.last(), heard));
+            return frameAt(heard());
+        }
+
+        private int frameAt(long heard) {
+            int at = setup.rate().frameAt(path.placeAt(heard) / ShotMix.SAMPLE_RATE);
+            return Math.max(played.start(), Math.min(played.last(), at));
+        }
+
+        /** The next frame that is heard and is another one; the same at the end. */
+        int frameAfter(int at) {
+            long step = Math.max(1, Math.round(setup.rate().seconds(1) * ShotMix.SAMPLE_RATE / Math.abs(path.speed())));
+            long now = heard();
+            for (int i = 1; i <= 2; i++) {
+                int next = frameAt(now + i * step);
+                if (next != at) {
+                    return next;
+                }
+            }
+            return at;
         }
 
         /** How many frames went by since this was asked last and were never at the gate, beyond those that the speed leaves out. */
