@@ -45,6 +45,7 @@ import org.openjdk.jmh.annotations.Warmup;
             "-XX:G1HeapRegionSize=8m",
             "-XX:MaxGCPauseMillis=20",
             "-XX:InitiatingHeapOccupancyPercent=35",
+            "-Dprism.dirtyregioncount=15",
             "-Dprism.order=sw"
         })
 @Warmup(iterations = 0)

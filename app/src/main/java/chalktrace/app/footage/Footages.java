@@ -49,11 +49,8 @@ import javafx.util.Duration;
  */
 public final class Footages implements FootagePictures {
 
-    /** Decoded pictures of all clips together: about 10 s of 720p, 4 s of 1080p. */
+    /** Decoded pictures of all clips and proxies together: about 9 s of 720p, 4 s of 1080p. */
     private static final long CACHE_BYTES = 400L << 20;
-
-    /** Decoded pictures of proxies: about 100 of 720p, two seconds to either side. */
-    private static final long PROXY_CACHE_BYTES = 140L << 20;
 
     /** Who stays on a frame for this long rests on it. */
     private static final Duration REST = Duration.millis(200);
@@ -69,7 +66,6 @@ public final class Footages implements FootagePictures {
     private final OutsideMedia outside;
     private final Proxies proxies;
     private final FrameCache cache = new FrameCache(CACHE_BYTES);
-    private final FrameCache proxyCache = new FrameCache(PROXY_CACHE_BYTES);
     private final Map<String, OpenSource> byFile = new HashMap<>();
     private final Map<String, String> stamps = new HashMap<>();
     private final Map<String, Shown> lastShown = new HashMap<>();
@@ -109,7 +105,7 @@ public final class Footages implements FootagePictures {
         proxies.made().addListener((MapChangeListener<String, Proxy>) change -> {
             OpenSource open = byFile.get(change.getKey());
             if (change.wasAdded() && open != null) {
-                open.use(change.getValueAdded(), proxyCache);
+                open.use(change.getValueAdded(), cache);
                 arrivals.set(arrivals.get() + 1);
             }
         });

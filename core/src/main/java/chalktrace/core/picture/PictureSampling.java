@@ -17,6 +17,7 @@ public final class PictureSampling {
     private final double first;
     private final double step;
     private final int count;
+    private final boolean hasty;
     private final Columns[] byShift = new Columns[3];
     private final double[] sites = new double[3];
     private final int[][] scratch = new int[SLOTS][0];
@@ -50,9 +51,18 @@ public final class PictureSampling {
     }
 
     public PictureSampling(double first, double step, int count) {
+        this(first, step, count, false);
+    }
+
+    /**
+     * @param hasty where a picture is shown larger than it is, its colours may be made before its samples are spread and not after: half the
+     *     work, and the same but for rounding, and for colours that no screen has
+     */
+    public PictureSampling(double first, double step, int count, boolean hasty) {
         this.first = first;
         this.step = step;
         this.count = count;
+        this.hasty = hasty;
     }
 
     /**
@@ -69,6 +79,10 @@ public final class PictureSampling {
         boolean spreads() {
             return index.length >= span;
         }
+    }
+
+    boolean isHasty() {
+        return hasty;
     }
 
     /** Whether each column is exactly one sample, side by side. */
@@ -118,6 +132,18 @@ public final class PictureSampling {
             int[] values = scratch(SPREAD_FROM, columns.span() + 1);
             plane.samples(number, columns.first(), columns.span(), values);
             Plane.spread(values, columns, row.room(columns.index().length));
+            row.isNew = false;
+        }
+        return row.values;
+    }
+
+    /** A row of a picture in colours at some columns; kept as {@link #samples}. */
+    int[] spread(YuvPicture picture, Plane luma, int number, Columns columns) {
+        Row row = row(spreadRows, luma, number, columns.first(), columns.index().length);
+        if (row.isNew) {
+            int[] values = scratch(SPREAD_FROM, columns.span() + 1);
+            picture.wholeSamples(this, columns.first(), number, columns.span(), values);
+            PackedRows.spread(values, columns, row.room(columns.index().length));
             row.isNew = false;
         }
         return row.values;

@@ -87,9 +87,24 @@ public final class YuvPicture extends Picture {
         boolean inside = first >= 0 && first + count <= luma.width() && row >= 0 && row < luma.height();
         if (shiftX == 1 && inside && columns.isOneToOne() && row == Math.rint(row)) {
             wholeSamples(columns, first, (int) row, count, out);
+        } else if (shiftX == 1
+                && columns.isHasty()
+                && columns.columns(0, 0, luma.width()).spreads()) {
+            betweenColours(columns, row, count, out);
         } else {
             betweenSamples(columns, row, count, out);
         }
+    }
+
+    /** Between the colours of four samples. */
+    private void betweenColours(PictureSampling sampling, double row, int count, int[] out) {
+        PictureSampling.Columns columns = sampling.columns(0, 0, luma.width());
+        int y = PictureSampling.fixed(row);
+        int upper = Math.max(0, Math.min(luma.height() - 1, y >> 8));
+        int part = y < 0 ? 0 : y & 255;
+        int[] above = sampling.spread(this, luma, upper, columns);
+        int[] below = part == 0 ? above : sampling.spread(this, luma, Math.min(upper + 1, luma.height() - 1), columns);
+        PackedRows.mix(above, below, part, count, out);
     }
 
     private void betweenSamples(PictureSampling columns, double row, int count, int[] out) {
@@ -111,7 +126,7 @@ public final class YuvPicture extends Picture {
      * The usual case of a picture shown 1:1 with chroma of half the width: even and odd columns are worked on apart, as
      * each half is plain arithmetic on rows.
      */
-    private void wholeSamples(PictureSampling columns, int first, int row, int count, int[] out) {
+    void wholeSamples(PictureSampling columns, int first, int row, int count, int[] out) {
         int firstPair = first >> 1;
         int pairs = (first + count - 1 >> 1) - firstPair + 1;
         int[] y0 = columns.scratch(0, pairs);

@@ -61,7 +61,7 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
         Rectangle2D part = halving.createTransformedShape(storedRegion()).getBounds2D();
         Toning toning = new Toning(look, shown.picture().holdsLight() ? 0 : look.exposure(), placement.opacity());
         if (toSource.getShearX() == 0 && toSource.getShearY() == 0 && toSource.getScaleY() > 0) {
-            paintUpright(source, toSource, area, tile, toning);
+            paintUpright(source, toSource, area, tile, toning, surface.haste() == Haste.PLAYED);
         } else {
             paintTurned(source, part, toSource, area, tile, toning);
         }
@@ -69,11 +69,12 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
 
     /** Whole rows at once; mirrored ones are sampled from their other end and turned round. */
     private static void paintUpright(
-            Picture source, AffineTransform toSource, Rectangle area, PixelTile tile, Toning toning) {
+            Picture source, AffineTransform toSource, Rectangle area, PixelTile tile, Toning toning, boolean hasty) {
         boolean reversed = toSource.getScaleX() < 0;
         double leftmost = reversed ? area.x + area.width - 0.5 : area.x + 0.5;
         double first = toSource.getScaleX() * leftmost + toSource.getTranslateX() - 0.5;
-        PictureSampling columns = new PictureSampling(settled(first), Math.abs(toSource.getScaleX()), area.width);
+        PictureSampling columns =
+                new PictureSampling(settled(first), Math.abs(toSource.getScaleX()), area.width, hasty);
         int[] row = new int[area.width];
         for (int y = area.y; y < area.y + area.height; y++) {
             double sourceY = toSource.getScaleY() * (y + 0.5) + toSource.getTranslateY() - 0.5;

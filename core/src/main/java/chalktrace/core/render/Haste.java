@@ -6,6 +6,6 @@ public enum Haste {
     NONE,
     /** In a view that is moved, or while something is dragged: drawings that were rasterised for another view serve, not as sharp, but at once. */
     MOVED,
-    /** In play: exactly, but nothing of it is kept, as the next frame is another. */
+    /** In play: nothing of it is kept, as the next frame is another, and footage that is shown larger is off by up to three steps of 255. */
     PLAYED
 }

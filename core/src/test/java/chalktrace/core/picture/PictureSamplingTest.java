@@ -39,9 +39,38 @@ class PictureSamplingTest {
         }
     }
 
+    /** In play colours are spread in place of samples: the same but for rounding, where all of them are colours that a screen has and change slowly. */
+    @ParameterizedTest
+    @CsvSource({
+        "0.3, 0.7, 80, 11.25",
+        "0, 0.99, 60, 3.5",
+        "-2, 0.5, 140, 46.9",
+        "5.5, 0.01, 64, 0.4",
+        "0.25, 0.62, 90, -0.5"
+    })
+    void coloursThatAreSpreadAgreeWithSpreadSamples(double first, double step, int count, double row) {
+        for (int[] size : new int[][] {{64, 48}, {65, 49}}) {
+            for (ChromaSite site : List.of(ChromaSite.middle(1, 1), ChromaSite.left(1, 1))) {
+                YuvPicture picture = mildNoise(size[0], size[1], site);
+                PictureSampling hasty = new PictureSampling(first, step, count, true);
+                int[] out = new int[count];
+                for (double below : new double[] {row, row + step, row}) {
+                    picture.argbRow(hasty, below, count, out);
+                    for (int i = 0; i < count; i++) {
+                        assertNear(out[i], picture.argbAt(first + i * step, below), 3);
+                    }
+                }
+            }
+        }
+    }
+
     private static void assertNear(int word, int expected) {
+        assertNear(word, expected, 2);
+    }
+
+    private static void assertNear(int word, int expected, int steps) {
         for (int shift = 0; shift <= 24; shift += 8) {
-            assertThat(word >>> shift & 255).isCloseTo(expected >>> shift & 255, within(2));
+            assertThat(word >>> shift & 255).isCloseTo(expected >>> shift & 255, within(steps));
         }
     }
 
@@ -102,15 +131,37 @@ class PictureSamplingTest {
         int halfWidth = (width + 1) / 2;
         int halfHeight = (height + 1) / 2;
         return new YuvPicture(
-                plane(width, height, 1),
-                plane(halfWidth, halfHeight, 2),
-                plane(halfWidth, halfHeight, 3),
+                plane(width, height, 1, 0, 256),
+                plane(halfWidth, halfHeight, 2, 0, 256),
+                plane(halfWidth, halfHeight, 3, 0, 256),
                 new VideoColour(YuvMatrix.BT709, false, site, VideoLight.SCREEN));
     }
 
-    private static Plane plane(int width, int height, long seed) {
+    /** Of colours that a screen has, which change from sample to sample in lightness and slowly in colour. */
+    private static YuvPicture mildNoise(int width, int height, ChromaSite site) {
+        int halfWidth = (width + 1) / 2;
+        int halfHeight = (height + 1) / 2;
+        return new YuvPicture(
+                plane(width, height, 1, 80, 180),
+                slopes(halfWidth, halfHeight, 110, 1, 0),
+                slopes(halfWidth, halfHeight, 140, 0, -1),
+                new VideoColour(YuvMatrix.BT709, false, site, VideoLight.SCREEN));
+    }
+
+    private static Plane slopes(int width, int height, int start, int across, int down) {
         byte[] samples = new byte[width * height];
-        new SplittableRandom(seed).nextBytes(samples);
+        for (int i = 0; i < samples.length; i++) {
+            samples[i] = (byte) (start + across * (i % width) + down * (i / width));
+        }
+        return new Plane(width, height, samples);
+    }
+
+    private static Plane plane(int width, int height, long seed, int low, int end) {
+        byte[] samples = new byte[width * height];
+        SplittableRandom random = new SplittableRandom(seed);
+        for (int i = 0; i < samples.length; i++) {
+            samples[i] = (byte) random.nextInt(low, end);
+        }
         return new Plane(width, height, samples);
     }
 }
