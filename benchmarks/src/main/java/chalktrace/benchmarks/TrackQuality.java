@@ -5,11 +5,20 @@ import static org.bytedeco.opencv.global.opencv_video.calcOpticalFlowPyrLK;
 import chalktrace.core.motion.Luma;
 import chalktrace.core.motion.PointTracker;
 import chalktrace.core.motion.Pyramid;
+import chalktrace.core.motion.Spot;
+import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.testing.MovingClip;
+import chalktrace.demo.scene.Performance;
+import chalktrace.demo.scene.SurfacePoints;
+import chalktrace.media.UnreadableException;
+import chalktrace.media.footage.Reference;
+import chalktrace.media.footage.References;
 import java.nio.FloatBuffer;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Random;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.global.opencv_core;
@@ -17,7 +26,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
  * How far followed points are off, on clips whose movement is known, beside OpenCV's own tracker (pyramidal Lucas and Kanade with its usual settings, from picture to
- * picture) on the same points: {@code TrackQuality [SEEDS]}. A false frame is one that is more than 5 px off, or covered, and not said to be lost.
+ * picture) on the same points: {@code TrackQuality [SEEDS]}. The last kind is the demo's clip, rendered from a known camera and known bodies. A false frame is one that is more than 5 px off, or covered, and not said to be lost.
  */
 public final class TrackQuality {
 
@@ -25,6 +34,9 @@ public final class TrackQuality {
     private static final int POINTS = 8;
     private static final double FALSE_PX = 5;
     private static final int FALSE_FRAMES = 5;
+    private static final Path FILM = Path.of("app/src/main/resources/chalktrace/app/demo/kettle-clip.mp4");
+    private static final int FILM_FRAMES = 40;
+    private static final int FILM_POINTS = 40;
 
     /** Where a point is on a frame; null once it is lost. */
     private interface Follower {
@@ -74,6 +86,76 @@ public final class TrackQuality {
             ours.print(kind);
             theirs.print(kind + ", OpenCV");
         }
+        film();
+    }
+
+    /** Places of the clip that are good to follow, wherever a random touch lands on a body. */
+    private static void film() {
+        Tally ours = new Tally();
+        Tally theirs = new Tally();
+        try (Reference clip = References.open(FILM)) {
+            for (int first = 0; first + FILM_FRAMES < clip.times().count(); first += FILM_FRAMES) {
+                film(clip, first, ours, theirs);
+            }
+        } catch (UnreadableException | PictureUnavailableException e) {
+            throw new IllegalStateException(e);
+        }
+        ours.print("film");
+        theirs.print("film, OpenCV");
+    }
+
+    private static void film(Reference clip, int first, Tally ours, Tally theirs) throws PictureUnavailableException {
+        List<Pyramid> pyramids = new ArrayList<>();
+        List<Mat> mats = new ArrayList<>();
+        for (int frame = first; frame < first + FILM_FRAMES; frame++) {
+            Luma luma = Luma.of(clip.picture(frame));
+            pyramids.add(new Pyramid(luma));
+            mats.add(mat(luma));
+        }
+        Luma start = pyramids.get(0).whole();
+        int radius = PointTracker.usualRadius(start.height());
+        SurfacePoints points = new SurfacePoints(new Performance(frame -> 0), (double) start.width() / start.height());
+        Random random = new Random(first);
+        for (int p = 0; p < FILM_POINTS; ) {
+            double x = random.nextDouble();
+            double y = random.nextDouble();
+            boolean good = Spot.of(start, x * start.width(), y * start.height(), radius)
+                            .kind()
+                    == Spot.Kind.GOOD;
+            Optional<List<double[]>> path = good ? points.path(x, y, first, FILM_FRAMES) : Optional.empty();
+            if (path.isPresent()) {
+                double[] at = {x * start.width() - 0.5, y * start.height() - 0.5};
+                judge(path.get(), start, ours, ours(pyramids, at));
+                judge(path.get(), start, theirs, theirs(mats, at));
+                p++;
+            }
+        }
+        mats.forEach(Mat::close);
+    }
+
+    private static void judge(List<double[]> path, Luma size, Tally tally, Follower follower) {
+        tally.points++;
+        int wrong = 0;
+        for (int frame = 1; frame < path.size(); frame++) {
+            double[] found = follower.at(frame);
+            if (found == null) {
+                tally.early++;
+                break;
+            }
+            double[] truth = path.get(frame);
+            double error =
+                    Math.hypot(found[0] + 0.5 - truth[0] * size.width(), found[1] + 0.5 - truth[1] * size.height());
+            tally.errors.add(error);
+            wrong += error > FALSE_PX ? 1 : 0;
+        }
+        tally.falseFrames += wrong;
+        tally.falsePaths += wrong > FALSE_FRAMES ? 1 : 0;
+    }
+
+    private static Mat mat(Luma luma) {
+        Mat mat = new Mat(luma.height(), luma.width(), opencv_core.CV_8UC1);
+        mat.data().put(luma.values());
+        return mat;
     }
 
     private static void run(MovingClip clip, long seed, Tally ours, Tally theirs) {
@@ -82,9 +164,7 @@ public final class TrackQuality {
         for (int frame = 0; frame < FRAMES; frame++) {
             Luma luma = clip.picture(frame);
             pyramids.add(new Pyramid(luma));
-            Mat mat = new Mat(luma.height(), luma.width(), opencv_core.CV_8UC1);
-            mat.data().put(luma.values());
-            mats.add(mat);
+            mats.add(mat(luma));
         }
         Random random = new Random(seed);
         for (int p = 0; p < POINTS; p++) {
@@ -100,8 +180,11 @@ public final class TrackQuality {
     }
 
     private static Follower ours(List<Pyramid> pictures, double[] start) {
-        PointTracker tracker =
-                new PointTracker(pictures.get(0), start[0], start[1], PointTracker.usualRadius(MovingClip.HEIGHT));
+        PointTracker tracker = new PointTracker(
+                pictures.get(0),
+                start[0],
+                start[1],
+                PointTracker.usualRadius(pictures.get(0).whole().height()));
         return frame -> tracker.next(pictures.get(frame)) instanceof PointTracker.Found found
                 ? new double[] {found.x(), found.y()}
                 : null;

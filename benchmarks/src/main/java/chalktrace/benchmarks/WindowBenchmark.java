@@ -31,7 +31,7 @@ import org.openjdk.jmh.annotations.TearDown;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * The demo shot played round and round in the real window, by the software renderer, which needs a display or a virtual screen of the window's size: frames
+ * With the virtual machine set as by {@code ./chalk}: the demo shot played round and round in the real window, by the software renderer, which needs a display or a virtual screen of the window's size: frames
  * that the picture missed in the first two seconds (wanted: 5 at most) and in the 60 after (2 of 1,440), and cores used in these (0.9; at 1920x1080 1.3).
  */
 @State(Scope.Benchmark)
@@ -45,6 +45,10 @@ import org.openjdk.jmh.annotations.Warmup;
             "-XX:G1HeapRegionSize=8m",
             "-XX:MaxGCPauseMillis=20",
             "-XX:InitiatingHeapOccupancyPercent=35",
+            "-XX:GCTimeRatio=4",
+            "-XX:MinHeapFreeRatio=10",
+            "-XX:MaxHeapFreeRatio=25",
+            "-Dorg.bytedeco.javacpp.maxPhysicalBytes=0",
             "-Dprism.dirtyregioncount=15",
             "-Dprism.order=sw"
         })

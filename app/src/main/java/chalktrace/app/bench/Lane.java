@@ -147,6 +147,11 @@ public abstract class Lane extends Region {
     /** Paints what the folded line shows. */
     protected abstract void paintFolded(GraphicsContext g, double width, double height);
 
+    /** Whether it is moved, and not painted anew, from one frame to the next when nothing plays too; then nothing of it hangs on its own ends. */
+    protected boolean isMovedAtRest() {
+        return false;
+    }
+
     /** Words that stand still at the lane's left end; none by default. */
     protected Optional<Standing> standing() {
         return Optional.empty();
@@ -252,7 +257,7 @@ public abstract class Lane extends Region {
         stale = false;
         double width = Math.max(1, getWidth());
         double height = Math.max(1, getHeight());
-        beyond = session.transport().playingProperty().get() ? mostBeyond : 0;
+        beyond = isMovedAtRest() || session.transport().playingProperty().get() ? mostBeyond : 0;
         paintedAt = session.transport().frame();
         paintCanvas(width + 2 * beyond, height);
         canvas.setTranslateX(-beyond);

@@ -50,11 +50,7 @@ final class LevelLane extends Lane {
         }
         paintSpan(g, width, height);
         boolean current = level.equals(session().selection().level());
-        int touched = found.get()
-                .exposures()
-                .at(session().transport().frame())
-                .map(Exposure::drawing)
-                .orElse(Exposure.BLANK);
+        int touched = atGate(found.get());
         for (Exposure run : found.get().exposures().runs()) {
             double x = scale().x(run.start(), width);
             double end = scale().x(run.end(), width);
@@ -65,6 +61,16 @@ final class LevelLane extends Lane {
         paintFindings(g, width);
         paintCycles(g, width, height);
         paintDragged(g, width, height);
+    }
+
+    /** Which drawing a stroke would go onto, all showings of which stand out; none in play, when nothing is drawn. */
+    private int atGate(Level found) {
+        return session().transport().playingProperty().get()
+                ? Exposure.BLANK
+                : found.exposures()
+                        .at(session().transport().frame())
+                        .map(Exposure::drawing)
+                        .orElse(Exposure.BLANK);
     }
 
     @Override

@@ -117,6 +117,12 @@ final class GraphLane extends Lane {
         heading = new Standing(span, 10, 1, tones().quiet());
     }
 
+    /** With many points it takes longer to paint than a step may. */
+    @Override
+    protected boolean isMovedAtRest() {
+        return true;
+    }
+
     /** What the graph reaches, or why there is none. */
     @Override
     protected Optional<Standing> standing() {
@@ -143,32 +149,60 @@ final class GraphLane extends Lane {
                 moving.track().color().green(),
                 moving.track().color().blue());
         boolean chosen = moving.track().id().equals(work.chosenProperty().get());
-        double room = height - TOP - FOOT;
-        g.setStroke(color.deriveColor(0, 1, 1, chosen ? 1 : 0.75));
-        g.setLineWidth(chosen ? 2 : 1.2);
+        Plot plot = new Plot(low, range, width, height);
+        g.setFill(color.deriveColor(0, 1, 1, chosen ? 1 : 0.75));
+        columns(g, moving, moving.movement(), first, last, plot, chosen ? 2 : 1.2, true);
+        Color smooth = color.deriveColor(0, 0.7, 1.2, 0.8);
+        if (scale().pixelsPerFrame() < 1) {
+            g.setFill(smooth);
+            columns(g, moving, moving.smoothed(), first, last, plot, 1, false);
+        } else {
+            g.setLineWidth(0.9);
+            g.setStroke(smooth);
+            line(g, moving, first, last, plot);
+        }
+    }
+
+    /** Where values lie on a lane. */
+    private record Plot(double low, double range, double width, double height) {
+
+        double y(double value) {
+            return height - FOOT - (height - TOP - FOOT) * (value - low) / range;
+        }
+    }
+
+    /** The least and the most of each column: as rectangles, which are painted far faster than lines. @param stands what is spacing, on the foot */
+    private void columns(
+            GraphicsContext g,
+            StudyWork.MovingTrack moving,
+            MovingPoint point,
+            int first,
+            int last,
+            Plot plot,
+            double wide,
+            boolean stands) {
+        boolean onFoot = stands && work.measureProperty().get() == StudyMeasure.SPACING;
         double column = Double.NEGATIVE_INFINITY;
         double least = 0;
         double most = 0;
-        for (int frame = first; frame <= last; frame++) {
-            OptionalDouble value = value(moving, moving.movement(), frame);
-            if (value.isEmpty()) {
-                continue;
+        for (int frame = first; frame <= last + 1; frame++) {
+            OptionalDouble value = frame > last ? OptionalDouble.empty() : value(moving, point, frame);
+            double x = Math.floor(scale().x(frame + 0.5, plot.width()));
+            if (column != Double.NEGATIVE_INFINITY && (x != column || frame > last)) {
+                double top = least - (onFoot ? 0 : 0.8);
+                g.fillRect(column, top, wide, (onFoot ? plot.height() - FOOT : most + 0.8) - top);
+                column = Double.NEGATIVE_INFINITY;
             }
-            double x = Math.floor(scale().x(frame + 0.5, width)) + 0.5;
-            double y = height - FOOT - room * (value.getAsDouble() - low) / range;
-            if (x == column) {
-                least = Math.min(least, y);
-                most = Math.max(most, y);
-            } else {
-                column(g, column, least, most, height);
+            if (value.isPresent()) {
+                double y = plot.y(value.getAsDouble());
+                least = column == x ? Math.min(least, y) : y;
+                most = column == x ? Math.max(most, y) : y;
                 column = x;
-                least = y;
-                most = y;
             }
         }
-        column(g, column, least, most, height);
-        g.setLineWidth(0.9);
-        g.setStroke(color.deriveColor(0, 0.7, 1.2, 0.8));
+    }
+
+    private void line(GraphicsContext g, StudyWork.MovingTrack moving, int first, int last, Plot plot) {
         g.beginPath();
         boolean on = false;
         double before = 0;
@@ -180,8 +214,8 @@ final class GraphLane extends Lane {
             }
             on &= !work.measureProperty().get().comesRound(before, value.getAsDouble());
             before = value.getAsDouble();
-            double x = scale().x(frame + 0.5, width);
-            double y = height - FOOT - room * (value.getAsDouble() - low) / range;
+            double x = scale().x(frame + 0.5, plot.width());
+            double y = plot.y(value.getAsDouble());
             if (on) {
                 g.lineTo(x, y);
             } else {
@@ -190,14 +224,6 @@ final class GraphLane extends Lane {
             on = true;
         }
         g.stroke();
-    }
-
-    /** Spacing stands on the foot; a place is a short bar. */
-    private void column(GraphicsContext g, double x, double least, double most, double height) {
-        if (x != Double.NEGATIVE_INFINITY) {
-            boolean stands = work.measureProperty().get() == StudyMeasure.SPACING;
-            g.strokeLine(x, least - (stands ? 0 : 0.8), x, stands ? height - FOOT : most + 0.8);
-        }
     }
 
     @Override

@@ -35,23 +35,32 @@ final class MeasureRows extends VBox {
                 work.movingProperty(),
                 work.chosenProperty(),
                 proposals.studyProperty(),
+                work.session().transport().playingProperty(),
                 work.session().transport().frameProperty());
     }
 
     private void show() {
+        // Nobody reads figures that change with each frame of play.
+        if (work.session().transport().playingProperty().get()) {
+            return;
+        }
         int frame = work.session().transport().frame();
         ShotSetup setup = work.session().document().shown().setup();
-        List<Label> rows = new ArrayList<>();
+        List<String> rows = new ArrayList<>();
         for (StudyWork.MovingTrack track : work.movingProperty().get()) {
             String words = words(track, frame, setup.size().height());
-            rows.add(Rows.hint(
-                    track.track().name() + ": " + (words.isEmpty() ? Words.STUDY.of("not-known-here") : words)));
+            rows.add(track.track().name() + ": " + (words.isEmpty() ? Words.STUDY.of("not-known-here") : words));
         }
-        walk(setup).ifPresent(words -> rows.add(Rows.hint(words)));
+        walk(setup).ifPresent(rows::add);
         if (rows.isEmpty()) {
-            rows.add(Rows.hint(Words.STUDY.of("heights-spacing-angles-and-steps")));
+            rows.add(Words.STUDY.of("heights-spacing-angles-and-steps"));
         }
-        values.getChildren().setAll(rows);
+        if (values.getChildren().size() != rows.size()) {
+            values.getChildren().setAll(rows.stream().map(Rows::hint).toList());
+        }
+        for (int i = 0; i < rows.size(); i++) {
+            ((Label) values.getChildren().get(i)).setText(rows.get(i));
+        }
     }
 
     private static String words(StudyWork.MovingTrack track, int frame, int height) {

@@ -7,11 +7,15 @@ import chalktrace.app.words.Words;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.shot.Mark;
 import java.awt.geom.Point2D;
+import java.util.HashMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.beans.InvalidationListener;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
+import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
 
 /**
@@ -29,6 +33,7 @@ final class PathsLook extends Canvas {
 
     private final StudyWork work;
     private final BoardView board;
+    private final Map<Dot, Image> dots = new HashMap<>();
 
     PathsLook(StudyWork work, BoardView board) {
         this.work = work;
@@ -42,7 +47,6 @@ final class PathsLook extends Canvas {
         work.chosenProperty().addListener(all);
         work.session().view().stepProperty().addListener(all);
         work.session().view().toolProperty().addListener(all);
-        work.session().transport().frameProperty().addListener(all);
         work.session().document().shownProperty().addListener(all);
     }
 
@@ -115,9 +119,7 @@ final class PathsLook extends Canvas {
     }
 
     private void tick(GraphicsContext g, Point2D at, int frame, boolean present, Color color) {
-        double radius = present ? PRESENT_PX : TICK_PX;
-        dot(g, at, radius + 1.2, Theme.tones().window());
-        dot(g, at, radius, color);
+        dot(g, at, new Dot(present ? PRESENT_PX : TICK_PX, color, Theme.tones().window()));
         Optional<Mark> mark = work.session().document().shown().markAt(frame);
         g.setStroke(color);
         g.setLineWidth(1.4);
@@ -155,9 +157,41 @@ final class PathsLook extends Canvas {
                 .orElse("");
     }
 
-    private static void dot(GraphicsContext g, Point2D at, double radius, Color color) {
-        g.setFill(color);
-        g.fillOval(at.getX() - radius, at.getY() - radius, 2 * radius, 2 * radius);
+    private void dot(GraphicsContext g, Point2D at, Dot dot) {
+        double half = dot.halfPx();
+        g.drawImage(dots.computeIfAbsent(dot, Dot::picture), at.getX() - half, at.getY() - half, 2 * half, 2 * half);
+    }
+
+    /** A dot with a dark edge, painted once: hundreds of them lie on a board. */
+    private record Dot(double radius, Color color, Color edge) {
+
+        private static final double EDGE_PX = 1.2;
+
+        /** Pixels of the picture for one of the board, for screens that have as many. */
+        private static final int FINE = 2;
+
+        double halfPx() {
+            return Math.ceil(radius + EDGE_PX + 1);
+        }
+
+        Image picture() {
+            int size = (int) (2 * halfPx() * FINE);
+            WritableImage out = new WritableImage(size, size);
+            for (int y = 0; y < size; y++) {
+                for (int x = 0; x < size; x++) {
+                    double away = Math.hypot(x + 0.5 - size / 2.0, y + 0.5 - size / 2.0) / FINE;
+                    double inside = share(radius - away);
+                    Color mixed = edge.interpolate(color, inside);
+                    out.getPixelWriter().setColor(x, y, mixed.deriveColor(0, 1, 1, share(radius + EDGE_PX - away)));
+                }
+            }
+            return out;
+        }
+
+        /** How much of a pixel is covered by what reaches so far beyond its middle. */
+        private static double share(double px) {
+            return Math.max(0, Math.min(1, px * FINE + 0.5));
+        }
     }
 
     /** The point's name and how far it comes from the frame before. */

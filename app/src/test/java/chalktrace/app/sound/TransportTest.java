@@ -159,4 +159,29 @@ class TransportTest {
         device.hear(90.5 * FRAME);
         bare.await(() -> transport.frame() == 39);
     }
+
+    private int next() {
+        return bare.get(() -> transport.nextFrame().orElse(-1));
+    }
+
+    @Test
+    void theNextFrameIsTheOneThatPlayComesTo() {
+        assertThat(next()).as("at rest").isEqualTo(-1);
+        bare.run(() -> transport.withinProperty().set(new FrameRange(10, 34)));
+        play(1);
+        heard(0.5 * FRAME, 10);
+        assertThat(next()).isEqualTo(11);
+        heard(23.5 * FRAME, 33);
+        assertThat(next()).as("round").isEqualTo(10);
+        bare.run(() -> transport.withinProperty().set(null));
+        bare.run(() -> transport.go(50));
+        play(-1);
+        heard(1.5 * FRAME, 49);
+        assertThat(next()).as("backwards").isEqualTo(48);
+        bare.run(() -> transport.roundProperty().set(Round.ONCE));
+        bare.run(() -> transport.go(98));
+        play(1);
+        heard(1.5 * FRAME, 99);
+        assertThat(next()).as("the last").isEqualTo(99);
+    }
 }

@@ -11,8 +11,11 @@ import java.util.Optional;
  */
 public record Spot(double x, double y, double least, double most) {
 
-    /** A change that grain alone does not make. */
-    private static final double ENOUGH = 0.8;
+    /**
+     * A change that grain, coding and light alone do not make. Measured on film whose true paths are known: of places below it every second wandered by more than
+     * 3 px within 40 frames, and looked sure.
+     */
+    private static final double ENOUGH = 1.5;
 
     private static final int STEP = 2;
 

@@ -46,7 +46,15 @@ public final class Renderer {
         }
     }
 
-    private double[] color(Bodies bodies, Paint paint, Harbour harbour, Vec from, Vec ray) {
+    /** How light a place of the picture is at a moment, linear, before the film. */
+    static double light(Performance performance, double frame, double aspect, double x, double y) {
+        Pose pose = performance.at(frame);
+        Camera camera = new Camera(frame, aspect);
+        double[] color = color(new Bodies(pose), new Paint(pose), new Harbour(frame), camera.place(), camera.ray(x, y));
+        return (color[0] + color[1] + color[2]) / 3;
+    }
+
+    private static double[] color(Bodies bodies, Paint paint, Harbour harbour, Vec from, Vec ray) {
         double along = 1.0;
         for (int i = 0; i < STEPS && along < FARTHEST; i++) {
             double d =
@@ -62,7 +70,7 @@ public final class Renderer {
         return harbour.color(ray);
     }
 
-    private double[] shade(Bodies bodies, Paint paint, Vec point, Vec ray) {
+    private static double[] shade(Bodies bodies, Paint paint, Vec point, Vec ray) {
         Vec normal = normal(bodies, point);
         Solid solid = bodies.nearest(point.x(), point.y(), point.z());
         double[] base = paint.color(solid, point, normal);

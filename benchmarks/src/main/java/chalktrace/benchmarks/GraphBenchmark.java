@@ -1,0 +1,202 @@
+package chalktrace.benchmarks;
+
+import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Step;
+import chalktrace.app.theme.Theme;
+import chalktrace.app.window.Workbench;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.motion.Track;
+import chalktrace.core.motion.TrackPath;
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.time.FrameRate;
+import chalktrace.media.codec.MovieEncoder;
+import chalktrace.media.sound.SilentOut;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.input.ScrollEvent;
+import javafx.stage.Stage;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.TearDown;
+import org.openjdk.jmh.annotations.Warmup;
+
+/**
+ * One step after the other with twenty points over 3,000 frames in the Study step, their graph so far zoomed out that a pixel holds two frames: until the window's
+ * thread is free again, with all that the window does for a step, rendered by the software renderer. Wanted: 16 ms for graph and paths.
+ */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(
+        value = 1,
+        jvmArgs = {
+            "-Xmx1400m",
+            "-Dglass.platform=Monocle",
+            "-Dmonocle.platform=Headless",
+            "-Dprism.order=sw",
+            "-Dprism.text=t2k"
+        })
+@Warmup(iterations = 2, time = 4)
+@Measurement(iterations = 3, time = 4)
+public class GraphBenchmark {
+
+    private static final int FRAMES = 3_000;
+    private static final int POINTS = 20;
+    private static final PictureSize SIZE = new PictureSize(64, 36);
+    private static final int ZOOM_TURNS = 40;
+    private static final int LONGEST_WAIT_MILLIS = 60_000;
+
+    private Session session;
+    private Workbench workbench;
+    private Node graph;
+    private Node paths;
+    private int frame = 1_000;
+
+    @Setup(Level.Trial)
+    public void open() throws Exception {
+        Path folder = Files.createTempDirectory("graph");
+        Path clip = folder.resolve("clip.mp4");
+        try (MovieEncoder encoder = new MovieEncoder(clip, SIZE, FrameRate.FILM, false)) {
+            for (int i = 0; i < FRAMES; i++) {
+                encoder.add(new int[SIZE.width() * SIZE.height()], new float[0]);
+            }
+            encoder.finish();
+        }
+        FutureTask<Void> opened = new FutureTask<>(() -> {
+            Theme.load();
+            session = new Session(SilentOut::new, folder.resolve("state"));
+            workbench = new Workbench(new Stage(), session, null);
+            workbench.show();
+            session.gathering().takeIn(List.of(clip), 0);
+            return null;
+        });
+        Platform.startup(opened);
+        opened.get();
+        await(() -> session.footages().opened().size() == 1);
+        onFx(() -> {
+            String footage = session.shot().footage().get(0).id();
+            session.document().apply(new Edit("points", shot -> shot.withTracks(tracks(footage))));
+            session.view().stepProperty().set(Step.STUDY);
+            // The tray is another matter.
+            session.view().wholeWindowProperty().set(true);
+            return null;
+        });
+        onFx(() -> {
+            Parent root = workbench.board().getScene().getRoot();
+            graph = find(root, "GraphLane");
+            paths = find(root, "PathsLook");
+            for (int i = 0; i < ZOOM_TURNS; i++) {
+                Event.fireEvent(graph, zoomedOut());
+            }
+            return null;
+        });
+        await(() -> paths.isVisible());
+    }
+
+    private static List<Track> tracks(String footage) {
+        List<Track> out = new ArrayList<>();
+        for (int t = 0; t < POINTS; t++) {
+            List<TrackPath.Place> places = new ArrayList<>();
+            for (int f = 0; f < FRAMES; f++) {
+                double x = SIZE.width() * (0.5 + 0.4 * Math.sin(f / (9.0 + t) + t));
+                double y = SIZE.height() * (0.5 + 0.4 * Math.cos(f / (7.0 + t)));
+                places.add(new TrackPath.Place(f, x, y, 1, 0, 1, TrackPath.Origin.FOLLOWED));
+            }
+            out.add(new Track(
+                    "track-" + t, "point " + t, Track.color(t), true, footage, 0, TrackPath.of(places, List.of())));
+        }
+        return out;
+    }
+
+    private static ScrollEvent zoomedOut() {
+        return new ScrollEvent(
+                ScrollEvent.SCROLL,
+                0,
+                0,
+                0,
+                0,
+                false,
+                true,
+                false,
+                false,
+                false,
+                false,
+                0,
+                -40,
+                0,
+                -40,
+                ScrollEvent.HorizontalTextScrollUnits.NONE,
+                0,
+                ScrollEvent.VerticalTextScrollUnits.NONE,
+                0,
+                0,
+                null);
+    }
+
+    private static Node find(Node from, String kind) {
+        if (from.getClass().getSimpleName().equals(kind)) {
+            return from;
+        }
+        if (from instanceof Parent parent) {
+            for (Node child : parent.getChildrenUnmodifiable()) {
+                Node found = find(child, kind);
+                if (found != null) {
+                    return found;
+                }
+            }
+        }
+        return null;
+    }
+
+    @Benchmark
+    public Object frame() throws Exception {
+        return onFx(() -> {
+            frame = frame > 2_000 ? 1_000 : frame + 1;
+            session.transport().go(frame);
+            ((Parent) graph).layout();
+            return frame;
+        });
+    }
+
+    private <T> T onFx(Callable<T> call) throws Exception {
+        FutureTask<T> task = new FutureTask<>(call);
+        Platform.runLater(task);
+        return task.get();
+    }
+
+    private void await(Callable<Boolean> condition) throws Exception {
+        long start = System.nanoTime();
+        while (!onFx(condition)) {
+            if (System.nanoTime() - start > LONGEST_WAIT_MILLIS * 1_000_000L) {
+                throw new IllegalStateException("waited in vain");
+            }
+            Thread.sleep(20);
+        }
+    }
+
+    @TearDown(Level.Trial)
+    public void close() throws Exception {
+        onFx(() -> {
+            session.close();
+            return null;
+        });
+        Platform.exit();
+    }
+}
