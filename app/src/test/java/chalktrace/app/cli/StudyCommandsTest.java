@@ -82,8 +82,8 @@ class StudyCommandsTest {
     void twoPointsGiveTheTurnAndGrowthOfTheLineBetweenThem() throws Exception {
         MovingClip clip = new MovingClip(5, 24, 4, false, -1);
         Path movie = TexturedClips.write(clip, folder.resolve("thing.mp4"));
-        double[] a = clip.truth(-20, 0, 0);
-        double[] b = clip.truth(20, 0, 0);
+        double[] a = clip.truth(-24, 4, 0);
+        double[] b = clip.truth(16, 8, 0);
         JsonNode pair = line.json(
                         "track",
                         movie,
@@ -96,8 +96,8 @@ class StudyCommandsTest {
                 .path("pair");
         assertThat(pair).hasSizeGreaterThan(20);
         JsonNode last = pair.path(pair.size() - 1);
-        double[] endA = clip.truth(-20, 0, last.path("frame").asInt());
-        double[] endB = clip.truth(20, 0, last.path("frame").asInt());
+        double[] endA = clip.truth(-24, 4, last.path("frame").asInt());
+        double[] endB = clip.truth(16, 8, last.path("frame").asInt());
         double scale = Math.hypot(endB[0] - endA[0], endB[1] - endA[1]) / Math.hypot(b[0] - a[0], b[1] - a[1]);
         double turned =
                 Math.toDegrees(Math.atan2(endB[1] - endA[1], endB[0] - endA[0]) - Math.atan2(b[1] - a[1], b[0] - a[0]));

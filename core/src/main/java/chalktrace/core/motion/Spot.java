@@ -12,10 +12,10 @@ import java.util.Optional;
 public record Spot(double x, double y, double least, double most) {
 
     /**
-     * A change that grain, coding and light alone do not make. Measured on film whose true paths are known: of places below it every second wandered by more than
+     * A change that grain, coding and light alone do not make. Measured on film whose true paths are known: of the weaker places every second wandered by more than
      * 3 px within 40 frames, and looked sure.
      */
-    private static final double ENOUGH = 1.5;
+    private static final double ENOUGH = 1.3;
 
     private static final int STEP = 2;
 
