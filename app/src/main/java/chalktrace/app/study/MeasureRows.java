@@ -19,6 +19,8 @@ import javafx.scene.layout.VBox;
 /** What the shown points measure on the frame at the gate, and what their contacts say of a walk. */
 final class MeasureRows extends VBox {
 
+    private static final double FAINT = 0.35;
+
     private final StudyWork work;
     private final StudyProposals proposals;
     private final VBox values = new VBox(2);
@@ -40,8 +42,10 @@ final class MeasureRows extends VBox {
     }
 
     private void show() {
-        // Nobody reads figures that change with each frame of play.
-        if (work.session().transport().playingProperty().get()) {
+        // Nobody reads figures that change with each frame of play: those of the frame before it stand faint.
+        boolean playing = work.session().transport().playingProperty().get();
+        values.setOpacity(playing ? FAINT : 1);
+        if (playing) {
             return;
         }
         int frame = work.session().transport().frame();
