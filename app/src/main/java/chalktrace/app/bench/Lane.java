@@ -7,7 +7,6 @@ import chalktrace.app.theme.Tones;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
-import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import javafx.animation.Animation;
@@ -70,9 +69,7 @@ public abstract class Lane extends Region {
     private final String name;
     private double openHeight;
     private final Canvas canvas = new Canvas();
-    private final Rectangle gate = new Rectangle();
-    private final Rectangle gateStart = new Rectangle();
-    private final Rectangle gateEnd = new Rectangle();
+    private final LaneGate gate = new LaneGate();
     private final Text standing = new Text();
     private final double mostBeyond = LEAST_BEYOND_PX + BEYOND_STEP_PX * (made++ % BEYOND_STEPS);
     private final InvalidationListener repaint = changed -> paintAnew();
@@ -108,13 +105,9 @@ public abstract class Lane extends Region {
         setAccessibleText(Words.DESK.of("lane", name));
         standing.setMouseTransparent(true);
         standing.setTextOrigin(VPos.TOP);
-        for (Rectangle part : List.of(gate, gateStart, gateEnd)) {
-            part.setManaged(false);
-            part.setMouseTransparent(true);
-        }
         canvas.setManaged(false);
         standing.setManaged(false);
-        getChildren().addAll(canvas, standing, gate, gateStart, gateEnd);
+        getChildren().addAll(canvas, standing, gate);
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
@@ -268,7 +261,7 @@ public abstract class Lane extends Region {
             standing.setFill(words.color());
             standing.relocate(8, words.y());
         });
-        placeGate(width, height);
+        gate.place(scale.x(session.transport().frame(), width), scale.pixelsPerFrame(), height);
     }
 
     private void paintCanvas(double width, double height) {
@@ -286,21 +279,6 @@ public abstract class Lane extends Region {
         } else {
             paint(g, width, height);
         }
-    }
-
-    /** The gate stands in the same place on all frames. */
-    private void placeGate(double width, double height) {
-        double x = scale.x(session.transport().frame(), width);
-        place(gate, x, scale.pixelsPerFrame(), height, tones().accentWash());
-        place(gateStart, Math.floor(x), 1, height, tones().accent());
-        place(gateEnd, Math.floor(x + scale.pixelsPerFrame()), 1, height, tones().accent());
-    }
-
-    private static void place(Rectangle part, double x, double width, double height, Color color) {
-        part.setX(x);
-        part.setWidth(width);
-        part.setHeight(height);
-        part.setFill(color);
     }
 
     /** In play what was painted is moved as long as it reaches; else it is painted for each frame. */

@@ -111,6 +111,11 @@ final class TileComposer {
         });
     }
 
+    /** Whether a scene lies ready that was not asked for yet. */
+    boolean isReadyAhead() {
+        return ahead != null && aheadIsDone;
+    }
+
     private void showAhead() {
         if (aheadIsDone && aheadShown != null) {
             Set<Tile> tiles = ahead.tiles;
