@@ -74,7 +74,7 @@ final class MouthOptions {
     static void perFrame(ArrayNode to, List<MouthSpan> mouths) {
         for (MouthSpan span : mouths) {
             for (int frame = span.range().start(); frame < span.range().end(); frame++) {
-                to.addObject().put("frame", frame).put("mouth", span.shape());
+                to.addObject().put("frame", frame).put("mouth", span.name());
             }
         }
     }

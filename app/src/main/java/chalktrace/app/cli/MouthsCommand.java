@@ -62,7 +62,7 @@ final class MouthsCommand implements Callable<Integer> {
                                 "%6d %6d  %s",
                                 span.range().start(),
                                 span.range().last(),
-                                span.shape()))
+                                span.name()))
                         .collect(Collectors.joining("\n")),
                 document);
         return 0;

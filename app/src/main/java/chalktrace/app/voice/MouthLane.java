@@ -30,7 +30,7 @@ final class MouthLane extends Lane {
             if (end < 0 || x > width) {
                 continue;
             }
-            boolean rest = shown().speech().chart().mouth(span.shape()).phones().contains(Phone.SILENCE);
+            boolean rest = isRest(span);
             g.setStroke(tones().line());
             g.strokeLine(Math.floor(x) + 0.5, 3, Math.floor(x) + 0.5, height - 4);
             g.save();
@@ -39,7 +39,7 @@ final class MouthLane extends Lane {
             g.clip();
             g.setFill(rest ? tones().quiet() : tones().text());
             // What started out of sight still says what it is.
-            g.fillText(sounds(span.shape()), Math.max(x, 0) + 4, height / 2 - 0.5);
+            g.fillText(called(span), Math.max(x, 0) + 4, height / 2 - 0.5);
             g.restore();
             if (span.byHand()) {
                 g.setFill(tones().accent());
@@ -52,7 +52,7 @@ final class MouthLane extends Lane {
     protected void paintFolded(GraphicsContext g, double width, double height) {
         g.setFill(tones().quiet());
         for (MouthSpan span : work.mouthsSeen().of(shown())) {
-            if (!shown().speech().chart().mouth(span.shape()).phones().contains(Phone.SILENCE)) {
+            if (!isRest(span)) {
                 g.fillRect(
                         scale().x(span.range().start(), width),
                         height / 2 - 1,
@@ -62,12 +62,19 @@ final class MouthLane extends Lane {
         }
     }
 
+    private boolean isRest(MouthSpan span) {
+        return !span.isOwn()
+                && shown().speech().chart().mouth(span.shape()).phones().contains(Phone.SILENCE);
+    }
+
     /** What a mouth is called: by its sounds, or of the artist's own drawing by its number. */
-    private String sounds(String shape) {
-        return shown().speech().chart().mouths().stream()
-                .filter(mouth -> mouth.id().equals(shape))
-                .findFirst()
-                .map(MouthChart.Mouth::sounds)
-                .orElse(shape);
+    private String called(MouthSpan span) {
+        return span.isOwn()
+                ? Words.VOICE.of("own-drawing", span.drawing())
+                : shown().speech().chart().mouths().stream()
+                        .filter(mouth -> mouth.id().equals(span.shape()))
+                        .findFirst()
+                        .map(MouthChart.Mouth::sounds)
+                        .orElse(span.shape());
     }
 }

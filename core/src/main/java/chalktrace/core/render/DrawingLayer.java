@@ -144,9 +144,20 @@ public record DrawingLayer(
         return toDevice;
     }
 
-    /** All that changes its pixels besides the drawing and the transform. */
     private Object key(Surface surface) {
-        return List.of(look, chalks, whole(surface));
+        return new Inked(look, chalks, whole(surface));
+    }
+
+    /**
+     * All that changes its pixels besides the drawing and the transform. It is asked for with every tile, so the chalks are left
+     * out of the hash: a shot keeps one list of them, which is found equal by being the same.
+     */
+    private record Inked(InkLook look, List<Chalk> chalks, Rectangle whole) {
+
+        @Override
+        public int hashCode() {
+            return 31 * look.hashCode() + whole.hashCode();
+        }
     }
 
     private static Rectangle whole(Surface surface) {

@@ -80,7 +80,7 @@ public record Speaker(
             if (to.isPresent()) {
                 int start = Math.max(free, to.get().start());
                 free = Math.max(start + 1, to.get().end());
-                out.add(new MouthSpan(new FrameRange(start, free), span.shape(), span.byHand()));
+                out.add(span.withRange(new FrameRange(start, free)));
             }
         }
         return Optional.of(withMouths(out));

@@ -15,8 +15,17 @@ import java.util.TreeMap;
  */
 public record StretchedFrames(NavigableMap<Integer, Integer> to, FrameReach reach) implements FrameChange {
 
+    /** @throws IllegalArgumentException when two frames would change places */
     public StretchedFrames {
         to = new TreeMap<>(to);
+        int before = Integer.MIN_VALUE;
+        for (Map.Entry<Integer, Integer> frame : to.entrySet()) {
+            if (frame.getValue() < before) {
+                throw new IllegalArgumentException("Frame " + frame.getKey() + " (from 0) would come to "
+                        + frame.getValue() + ", before what is earlier than it.");
+            }
+            before = frame.getValue();
+        }
     }
 
     @Override

@@ -47,7 +47,7 @@ final class SpeechCsv {
             for (MouthSpan mouth : speech.mouths()) {
                 rows.printRecord(
                         "mouth",
-                        mouth.shape(),
+                        mouth.name(),
                         seconds(rate.seconds(mouth.range().start())),
                         seconds(rate.seconds(mouth.range().end())),
                         mouth.range().start(),
@@ -119,7 +119,7 @@ final class SpeechCsv {
                         phones.add(
                                 new Phone(said, number(row, "startSeconds", place), number(row, "endSeconds", place)));
                     case "mouth" ->
-                        mouths.add(new MouthSpan(
+                        mouths.add(MouthSpan.named(
                                 new FrameRange(
                                         (int) number(row, "startFrame", place), (int) number(row, "endFrame", place)),
                                 said,

@@ -42,11 +42,15 @@ final class SpeechJson {
     private static void write(Speaker speaker, ObjectNode root) {
         root.put("speaker", speaker.name());
         root.put("mouthLevel", speaker.level().orElse(null));
-        ShotJson.each(root, "mouths", speaker.mouths(), (span, to) -> to.put(
-                        "start", span.range().start())
-                .put("frames", span.range().frames())
-                .put("shape", span.shape())
-                .put("byHand", span.byHand()));
+        ShotJson.each(root, "mouths", speaker.mouths(), (span, to) -> {
+            to.put("start", span.range().start()).put("frames", span.range().frames());
+            if (span.isOwn()) {
+                to.put("drawing", span.drawing());
+            } else {
+                to.put("shape", span.shape());
+            }
+            to.put("byHand", span.byHand());
+        });
         speaker.place()
                 .ifPresentOrElse(
                         place -> root.putObject("mouthPlace")
@@ -82,10 +86,7 @@ final class SpeechJson {
     }
 
     private static Speaker speaker(JsonFields fields) throws JsonFields.WrongField {
-        List<MouthSpan> mouths = fields.list(
-                "mouths",
-                item -> item.make(f -> new MouthSpan(
-                        FrameRange.of(f.whole("start"), f.whole("frames")), f.text("shape"), f.flag("byHand"))));
+        List<MouthSpan> mouths = fields.list("mouths", item -> item.make(SpeechJson::mouth));
         Optional<MouthPlace> place = fields.has("mouthPlace")
                 ? Optional.of(fields.object("mouthPlace")
                         .make(f -> new MouthPlace(f.number("x"), f.number("y"), f.number("width"), f.flag("visible"))))
@@ -97,6 +98,13 @@ final class SpeechJson {
                 fields.has("mouthChart") ? MouthFiles.read(fields.object("mouthChart")) : MouthChart.TEN,
                 fields.has("mouthRules") ? fields.object("mouthRules").make(SpeechJson::rules) : MouthRules.STANDARD,
                 fields.has("mouthLevel") ? Optional.of(fields.text("mouthLevel")) : Optional.empty());
+    }
+
+    private static MouthSpan mouth(JsonFields f) throws JsonFields.WrongField {
+        FrameRange range = FrameRange.of(f.whole("start"), f.whole("frames"));
+        return f.has("drawing")
+                ? new MouthSpan(range, "", f.whole("drawing"), f.flag("byHand"))
+                : MouthSpan.named(range, f.text("shape"), f.flag("byHand"));
     }
 
     private static MouthRules rules(JsonFields f) throws JsonFields.WrongField {

@@ -34,7 +34,7 @@ public final class SpeechTableJson {
                 times(p, phone.startSeconds(), phone.endSeconds(), rate);
             });
         });
-        ShotJson.each(root, "mouths", speech.mouths(), (mouth, to) -> to.put("mouth", mouth.shape())
+        ShotJson.each(root, "mouths", speech.mouths(), (mouth, to) -> to.put("mouth", mouth.name())
                 .put("startFrame", mouth.range().start())
                 .put("endFrame", mouth.range().end()));
         ShotJson.each(root, "cues", speech.cues(), (cue, to) -> to.put("cue", cue.name())
@@ -83,7 +83,7 @@ public final class SpeechTableJson {
             List<MouthSpan> mouths = root.has("mouths")
                     ? root.list(
                             "mouths",
-                            item -> item.make(f -> new MouthSpan(
+                            item -> item.make(f -> MouthSpan.named(
                                     new FrameRange(f.whole("startFrame"), f.whole("endFrame")), f.text("mouth"), true)))
                     : List.of();
             return new TimedSpeech(words, mouths, cues);

@@ -77,7 +77,7 @@ final class TextGrid {
                         .map(mouth -> new Interval(
                                 rate.seconds(mouth.range().start()),
                                 rate.seconds(mouth.range().end()),
-                                mouth.shape()))
+                                mouth.name()))
                         .toList());
         out.append("    item [")
                 .append(item)
@@ -190,7 +190,7 @@ final class TextGrid {
                     }
                 } else if (name.startsWith("mouth")) {
                     int first = rate.nearestFrame(start);
-                    mouths.add(new MouthSpan(
+                    mouths.add(MouthSpan.named(
                             new FrameRange(first, Math.max(first + 1, rate.nearestFrame(end))), said, true));
                 } else if (name.startsWith("word") || words.isEmpty() && tier == 0) {
                     words.add(new Word("word-" + (words.size() + 1), said, start, end).withSpeaker(speaker));

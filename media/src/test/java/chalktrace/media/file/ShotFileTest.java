@@ -114,6 +114,12 @@ class ShotFileTest {
     }
 
     @Test
+    void aMouthOfOnesOwnInAnOlderFileIsKnownByItsDrawing() throws Exception {
+        Path file = withDocument(text -> text.replaceAll("\"drawing\"( ?: ?)31,", "\"shape\"$1\"drawing 31\","));
+        assertThat(ShotFile.open(file).shot().mouths()).isEqualTo(full().mouths());
+    }
+
+    @Test
     void fieldsOfALaterVersionSurviveASave() throws Exception {
         Path file = withDocument(text -> {
             try {

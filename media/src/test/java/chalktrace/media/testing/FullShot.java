@@ -222,7 +222,9 @@ public final class FullShot {
                 .withSpeaker(speech.speaker()
                         .withRules(new MouthRules(20, 90, 200, 110, 2, false))
                         .withLevel(Optional.of(Shots.LEVEL))
-                        .withMouths(List.of(new MouthSpan(FrameRange.of(2, 5), "O", true)))));
+                        .withMouths(List.of(
+                                new MouthSpan(FrameRange.of(2, 5), "O", true),
+                                new MouthSpan(FrameRange.of(7, 2), "", 31, true)))));
     }
 
     private static Staging staging() {

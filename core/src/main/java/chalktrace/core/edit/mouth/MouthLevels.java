@@ -110,23 +110,26 @@ public final class MouthLevels {
     private static List<MouthSpan> seen(Shot shot, Level level) {
         List<MouthSpan> out = new ArrayList<>();
         MouthSpan[] set = byFrame(shot);
-        for (int start = 0; start < set.length; ) {
-            Optional<String> here = mouthOn(shot, level, start);
-            boolean hand = isByHand(set[start], here);
-            int end = start + 1;
-            while (end < set.length && mouthOn(shot, level, end).equals(here) && isByHand(set[end], here) == hand) {
-                end++;
+        for (int f = 0; f < set.length; f++) {
+            Optional<MouthSpan> here = mouthOn(shot, level, f, set[f]);
+            if (here.isEmpty()) {
+                continue;
             }
-            if (here.isPresent()) {
-                out.add(new MouthSpan(new FrameRange(start, end), here.get(), hand));
+            int end = out.size() - 1;
+            if (end >= 0 && out.get(end).range().end() == f && goesOn(out.get(end), here.get())) {
+                out.set(
+                        end,
+                        out.get(end)
+                                .withRange(new FrameRange(out.get(end).range().start(), f + 1)));
+            } else {
+                out.add(here.get());
             }
-            start = end;
         }
         return out;
     }
 
-    private static boolean isByHand(MouthSpan set, Optional<String> here) {
-        return set == null ? here.isPresent() : set.byHand() || !here.equals(Optional.of(set.shape()));
+    private static boolean goesOn(MouthSpan before, MouthSpan after) {
+        return before.isSameMouth(after) && before.byHand() == after.byHand();
     }
 
     private static MouthSpan[] byFrame(Shot shot) {
@@ -141,12 +144,18 @@ public final class MouthLevels {
         return out;
     }
 
-    private static Optional<String> mouthOn(Shot shot, Level level, int frame) {
-        return level.exposures().at(frame).filter(run -> !run.isBlank()).map(run -> shot.speech()
-                .chart()
-                .mouthOfDrawing(run.drawing())
-                .map(Mouth::id)
-                .orElse("drawing " + run.drawing()));
+    /** The mouth that the level shows on a frame; set by hand where it is another than was set. @param set null for none */
+    private static Optional<MouthSpan> mouthOn(Shot shot, Level level, int frame, MouthSpan set) {
+        Optional<Exposure> run = level.exposures().at(frame).filter(r -> !r.isBlank());
+        if (run.isEmpty()) {
+            return Optional.empty();
+        }
+        int drawing = run.get().drawing();
+        Optional<Mouth> mouth = shot.speech().chart().mouthOfDrawing(drawing);
+        MouthSpan seen = new MouthSpan(
+                FrameRange.of(frame, 1), mouth.map(Mouth::id).orElse(""), mouth.isPresent() ? 0 : drawing, true);
+        boolean asSet = set != null && !set.byHand() && seen.isSameMouth(set);
+        return Optional.of(asSet ? new MouthSpan(seen.range(), seen.shape(), false) : seen);
     }
 
     /**
@@ -165,12 +174,8 @@ public final class MouthLevels {
         return seen.equals(shot.mouths())
                 ? shot
                 : shot.withMouths(seen.stream()
-                        .filter(span -> !span.byHand() || chart.contains(span.shape()) || isOwn(span))
+                        .filter(span -> !span.byHand() || span.isOwn() || chart.contains(span.shape()))
                         .toList());
-    }
-
-    private static boolean isOwn(MouthSpan span) {
-        return span.shape().startsWith("drawing ");
     }
 
     /**
@@ -183,7 +188,7 @@ public final class MouthLevels {
                 shot.speech().chart().mouths().stream().map(Mouth::id).toList();
         Shot adopted = adopted(shot);
         Shot changed = adopted.withSpeech(speech.withMouths(adopted.mouths().stream()
-                .filter(span -> ids.contains(span.shape()) || ids.equals(before) && isOwn(span))
+                .filter(span -> ids.contains(span.shape()) || ids.equals(before) && span.isOwn())
                 .toList()));
         Optional<Level> level = find(shot);
         if (level.isEmpty() || ids.equals(before)) {
@@ -229,9 +234,7 @@ public final class MouthLevels {
     }
 
     private static int drawing(Shot shot, MouthSpan span, MouthChart.Side side) {
-        return isOwn(span)
-                ? Integer.parseInt(span.shape().substring("drawing ".length()))
-                : shot.speech().chart().drawing(span.shape(), side);
+        return span.isOwn() ? span.drawing() : shot.speech().chart().drawing(span.shape(), side);
     }
 
     private static MouthChart.Side sideOf(Shot shot, Optional<Exposure> before, MouthChart.Side otherwise) {

@@ -303,10 +303,10 @@ public final class SpeechEdits {
                 continue;
             }
             if (range.start() < out.start()) {
-                kept.add(new MouthSpan(new FrameRange(range.start(), out.start()), span.shape(), span.byHand()));
+                kept.add(span.withRange(new FrameRange(range.start(), out.start())));
             }
             if (range.end() > out.end()) {
-                kept.add(new MouthSpan(new FrameRange(out.end(), range.end()), span.shape(), span.byHand()));
+                kept.add(span.withRange(new FrameRange(out.end(), range.end())));
             }
         }
         return kept;

@@ -35,10 +35,15 @@ public final class OntoTwos {
      * @throws IllegalArgumentException when so many marks have no room on that rhythm
      */
     public static List<Move> proposal(List<Integer> frames, int every) {
+        return proposal(frames, every, Integer.MAX_VALUE);
+    }
+
+    /** @param end the frame before which all stay */
+    private static List<Move> proposal(List<Integer> frames, int every, int end) {
         int n = frames.size();
         int[] to = new int[n];
         for (int i = 0; i < n; i++) {
-            int up = (frames.get(i) + every - 1) / every * every;
+            int up = Math.min((frames.get(i) + every - 1) / every * every, (end - 1) / every * every);
             to[i] = i == n - 1 && n > 1 ? frames.get(i) : i == 0 ? up : Math.max(up, to[i - 1] + every);
         }
         for (int i = n - 2; i >= 0; i--) {
@@ -54,15 +59,17 @@ public final class OntoTwos {
                 .toList();
     }
 
-    /** The proposal for a shot's own marks. */
+    /** The proposal for a shot's own marks; those behind its end stay. */
     public static List<Move> proposal(Shot shot, int every) {
         return proposal(
                 shot.marks().stream()
                         .filter(mark -> mark.isOfShot() && mark.isPose())
                         .map(Mark::frame)
+                        .filter(frame -> frame < shot.setup().length())
                         .distinct()
                         .toList(),
-                every);
+                every,
+                shot.setup().length());
     }
 
     /** The frames of a rhythm, from the first to the last of some, that none of them lies on. */
@@ -79,21 +86,23 @@ public final class OntoTwos {
     }
 
     /**
-     * Moves the marks, and with them what starts and ends between them, in proportion. Sounds stay.
+     * Moves the marks, and with them what starts and ends between them, in proportion. Sounds stay, and so does what lies or
+     * would come behind the shot's end.
      *
      * @param references whether references are stretched along, so that each mark keeps its picture
      */
     public static Edit apply(List<Move> moves, boolean references) {
         return new Edit("move onto twos", shot -> {
-            if (moves.isEmpty()) {
+            int length = shot.setup().length();
+            TreeMap<Integer, Integer> map = new TreeMap<>();
+            moves.stream()
+                    .filter(move -> move.from() < length && move.to() < length)
+                    .forEach(move -> map.put(move.from(), move.to()));
+            if (map.isEmpty()) {
                 return shot;
             }
-            TreeMap<Integer, Integer> map = new TreeMap<>();
-            map.put(0, 0);
-            moves.forEach(move -> map.put(move.from(), move.to()));
-            map.putIfAbsent(
-                    shot.setup().length(),
-                    Math.max(shot.setup().length(), map.lastEntry().getValue() + 1));
+            map.putIfAbsent(0, 0);
+            map.put(length, length);
             Set<String> free = shot.levels().stream()
                     .filter(level -> !shot.isLocked(level) && !level.style().held())
                     .map(Level::id)

@@ -79,6 +79,7 @@ class MouthLevelsTest {
                 .with(l.exposures().with(Exposure.of(2, 3, 31))));
         Shot again = Shots.after(edited, SpeechEdits.changeWord("move", "word-1", w -> w.withTimes(0.6, 1.2)));
         assertThat(level(again).exposures().at(3).map(Exposure::drawing)).hasValue(31);
+        assertThat(again.mouthAt(3)).hasValue(new MouthSpan(FrameRange.of(2, 3), "", 31, true));
     }
 
     @Test

@@ -73,6 +73,23 @@ class TimingEditsTest {
     }
 
     @Test
+    void nothingOfAShotComesBehindItsEndWithTheMarksThere() {
+        int last = Shots.empty().setup().length() - 1;
+        Shot shot = Shots.showing(Exposure.of(13, last - 12, 1));
+        assertThat(last).isOdd();
+        List<Mark> marks = List.of(new Mark(last, Mark.Kind.KEY), new Mark(last + 16, Mark.Kind.KEY));
+        for (Shot marked : List.of(shot.withMarks(marks), shot.withMarks(marks.subList(0, 1)))) {
+            Shot moved =
+                    OntoTwos.apply(OntoTwos.proposal(marked, 2), true).change().apply(marked);
+            assertThat(Shots.level(moved).exposures().at(last)).isPresent();
+            assertThat(moved.marks().get(0).frame()).isEqualTo(last - 1);
+            assertThat(moved.marks().subList(1, moved.marks().size()))
+                    .isEqualTo(marked.marks().subList(1, marked.marks().size()));
+        }
+        assertThat(OntoTwos.proposal(shot.withMarks(marks.subList(1, 2)), 2)).isEmpty();
+    }
+
+    @Test
     void eachMarkKeepsItsPictureOfAReferenceThatIsStretchedAlong() {
         PictureTimes times = PictureTimes.even(FrameRate.FILM, 40);
         for (Conform.Pace pace : List.of(Conform.Pace.KEEP_TIME, Conform.Pace.PICTURE_FOR_FRAME)) {
