@@ -9,9 +9,11 @@ import java.nio.file.Path;
 import java.util.Optional;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
+import org.bytedeco.ffmpeg.avformat.AVInputFormat;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.ffmpeg.global.avcodec;
+import org.bytedeco.ffmpeg.global.avformat;
 
 /**
  * What a file says of its stream of pictures before one is decoded.
@@ -32,6 +34,7 @@ record StreamFacts(
         int turnDegrees,
         boolean interlaced,
         Optional<FrameRate> statedRate,
+        boolean statesRate,
         double unitSeconds,
         double pictureSeconds,
         boolean hasTimesOfDecodingOnly) {
@@ -41,7 +44,9 @@ record StreamFacts(
     static StreamFacts of(MediaInput input, int number, AVCodecContext decoder) {
         AVStream stream = input.stream(number);
         AVRational aspect = stream.codecpar().sample_aspect_ratio();
-        AVRational mean = stream.avg_frame_rate();
+        AVRational own = stream.codecpar().framerate();
+        boolean states = own.num() > 0 && own.den() > 0;
+        AVRational mean = isBare(input) && states ? own : stream.avg_frame_rate();
         AVRational base = stream.time_base();
         int order = stream.codecpar().field_order();
         return new StreamFacts(
@@ -53,10 +58,18 @@ record StreamFacts(
                         : turnDegrees(stream),
                 order != avcodec.AV_FIELD_UNKNOWN && order != avcodec.AV_FIELD_PROGRESSIVE,
                 rate(mean.num() > 0 ? mean : stream.r_frame_rate()),
+                states || !isBare(input),
                 (double) base.num() / base.den(),
                 mean.num() > 0 && mean.den() > 0 ? (double) mean.den() / mean.num() : 1.0 / 24,
                 // AVI counts packets.
                 input.context().iformat().name().getString().equals("avi"));
+    }
+
+    /** Whether it stands in no container: FFmpeg gives such a stream 25 pictures a second, whatever its own head states. */
+    private static boolean isBare(MediaInput input) {
+        AVInputFormat format = input.context().iformat();
+        return (format.flags() & avformat.AVFMT_NOTIMESTAMPS) != 0
+                || format.name().getString().equals("mjpeg");
     }
 
     private static int turnDegrees(AVStream stream) {

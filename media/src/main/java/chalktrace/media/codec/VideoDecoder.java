@@ -124,6 +124,11 @@ public final class VideoDecoder implements AutoCloseable {
         return facts.interlaced();
     }
 
+    /** Whether the file says at which rate its pictures follow each other; else FFmpeg's 25 are taken. */
+    public boolean statesRate() {
+        return facts.statesRate();
+    }
+
     /** The rate that the file states, or the mean of its pictures. */
     public FrameRate rate() {
         return facts.statedRate().orElseGet(() -> {

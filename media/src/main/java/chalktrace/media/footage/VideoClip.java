@@ -8,6 +8,7 @@ import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.codec.VideoDecoder;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntPredicate;
@@ -82,11 +83,16 @@ public final class VideoClip implements Reference {
 
     @Override
     public List<String> notes() {
-        return decoder.isInterlaced()
-                ? List.of(
-                        "Its pictures are interlaced: each holds two moments in turns of rows. One of them alone can be"
-                                + " shown.")
-                : List.of();
+        List<String> notes = new ArrayList<>();
+        if (decoder.isInterlaced()) {
+            notes.add(
+                    "Its pictures are interlaced: each holds two moments in turns of rows. One of them alone can be shown.");
+        }
+        if (!decoder.statesRate()) {
+            notes.add("It does not state how fast its pictures follow each other: " + rate.spoken()
+                    + " a second are taken. If it plays too fast or slow, change its speed.");
+        }
+        return notes;
     }
 
     @Override

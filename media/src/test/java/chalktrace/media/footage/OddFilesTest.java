@@ -16,6 +16,7 @@ import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -122,9 +123,28 @@ class OddFilesTest {
     void withoutAnyTimeStampsPicturesFollowTheirOrderAndRate() throws Exception {
         try (VideoClip clip = VideoClip.open(clip("no-times.h264"))) {
             assertThat(clip.times().count()).isEqualTo(48);
+            // Its own head states 24, which its encoder was given.
+            assertThat(clip.rate()).isEqualTo(FrameRate.FILM);
+            assertThat(clip.times().seconds(47)).isCloseTo(47 / 24.0, within(1e-6));
             for (int n : new int[] {0, 47, 24, 13, 12, 46}) {
                 assertThat(Clips.number(clip.picture(n))).isEqualTo(n);
             }
+        }
+    }
+
+    @Test
+    void picturesThatFollowEachOtherWithoutAnyRateSaySo() throws Exception {
+        Path bare = folder.resolve("bare.mjpeg");
+        byte[] picture = Files.readAllBytes(clip("five.jpg"));
+        for (int n = 0; n < 12; n++) {
+            Files.write(bare, picture, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+        }
+        try (VideoClip clip = VideoClip.open(bare)) {
+            assertThat(clip.times().count()).isEqualTo(12);
+            assertThat(clip.notes()).singleElement().asString().contains("25");
+        }
+        try (VideoClip clip = VideoClip.open(clip("no-times.h264"))) {
+            assertThat(clip.notes()).isEmpty();
         }
     }
 
