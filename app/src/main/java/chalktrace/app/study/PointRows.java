@@ -19,8 +19,6 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Ride;
 import chalktrace.core.shot.Shot;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -33,6 +31,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
@@ -126,7 +125,17 @@ final class PointRows extends VBox {
         name.setOnAction(event -> work.rename(track.id(), name.getText()));
         VBox out = new VBox(4, name);
         for (TrackPath.Lost loss : track.path().lost()) {
-            out.getChildren().add(Rows.hint(lossWords(track, loss)));
+            Label words = Rows.hint(lossWords(track, loss));
+            HBox.setHgrow(words, Priority.ALWAYS);
+            Button again = Buttons.words(
+                    Words.STUDY.of("find-again"),
+                    Words.STUDY.of("go-there-and-touch", track.name()),
+                    () -> work.findAgain(track, loss));
+            again.setId("find-again");
+            again.setMinWidth(Region.USE_PREF_SIZE);
+            HBox row = new HBox(8, words, again);
+            row.setAlignment(Pos.CENTER_LEFT);
+            out.getChildren().add(row);
         }
         if (hasGap(track)) {
             Button bridge = Buttons.words(
@@ -278,13 +287,9 @@ final class PointRows extends VBox {
 
     /** In the shot's numbers where the footage shows that picture; of the source otherwise. */
     private String lossWords(Track track, TrackPath.Lost loss) {
-        int frames = work.session().shot().setup().length();
-        Optional<Integer> frame = work.onShot(track).flatMap(on -> IntStream.range(0, frames)
-                .filter(f -> on.picture(f).filter(p -> p == loss.picture()).isPresent())
-                .boxed()
-                .findFirst());
-        String where = frame.map(f ->
-                        Words.STUDY.of("frame", work.session().shot().setup().number(f)))
+        String where = work.onShot(track)
+                .flatMap(on -> on.frameOf(loss.picture()))
+                .map(f -> Words.STUDY.of("frame", work.session().shot().setup().number(f)))
                 .orElse(Words.STUDY.of("picture-of-the-source", loss.picture()));
         return Words.STUDY.of("lost-on", where, loss.reason());
     }

@@ -76,6 +76,11 @@ final class PointWork {
             setByHand(clip.get(), x, y);
             return;
         }
+        if (work.goesOnProperty().get() && work.chosen().isPresent()) {
+            work.goesOnProperty().set(false);
+            correct(work.chosen().get(), x, y);
+            return;
+        }
         Shot shot = session.shot();
         Track track = new Track(
                 shot.newId("track"),

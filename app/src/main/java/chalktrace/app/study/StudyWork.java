@@ -44,6 +44,7 @@ final class StudyWork {
     private final TakesWay inBetweens;
     private final StringProperty chosen = new SimpleStringProperty("");
     private final BooleanProperty byHand = new SimpleBooleanProperty();
+    private final BooleanProperty goesOn = new SimpleBooleanProperty();
     private final BooleanProperty heldStill = new SimpleBooleanProperty();
     private final BooleanProperty largeGraph = new SimpleBooleanProperty();
     private final ObjectProperty<StudyMeasure> measure = new SimpleObjectProperty<>(StudyMeasure.SPACING);
@@ -85,6 +86,9 @@ final class StudyWork {
             drawn.clear();
         });
         session.document().shownProperty().addListener(changed -> measure());
+        chosen.addListener(changed -> goesOn.set(false));
+        byHand.addListener(changed -> goesOn.set(false));
+        session.view().toolProperty().addListener(changed -> goesOn.set(false));
         session.footages().opened().addListener((MapChangeListener<String, Reference>) changed -> measureAnew());
         AttachWork.follow(this);
         measure();
@@ -107,6 +111,20 @@ final class StudyWork {
     /** Whether a touch sets the chosen point on one frame and goes on to the next, and follows nothing. */
     BooleanProperty byHandProperty() {
         return byHand;
+    }
+
+    /** Whether the next touch says where the chosen point, which was lost, goes on. */
+    BooleanProperty goesOnProperty() {
+        return goesOn;
+    }
+
+    /** Goes to where a point was lost, so that the next touch says where it goes on. */
+    void findAgain(Track track, TrackPath.Lost loss) {
+        chosen.set(track.id());
+        onShot(track).flatMap(on -> on.frameOf(loss.picture())).ifPresent(session.transport()::go);
+        byHand.set(false);
+        session.view().toolProperty().set(TrackTool.TOOL);
+        goesOn.set(true);
     }
 
     /** Whether the view moves along with the chosen point. */

@@ -11,6 +11,7 @@ import chalktrace.core.motion.Track;
 import chalktrace.core.stroke.PenSample;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -63,11 +64,18 @@ final class TrackTool implements BoardTool {
         byHand.selectedProperty().bindBidirectional(work.byHandProperty());
         Label words = Rows.quiet("");
         words.textProperty()
-                .bind(work.byHandProperty()
-                        .map(by -> by
-                                ? Words.STUDY.of("touch-the-point-on-each")
-                                : Words.STUDY.of("touch-to-track-drag-to")));
+                .bind(Bindings.createStringBinding(this::hint, work.byHandProperty(), work.goesOnProperty()));
         return List.of(byHand, words);
+    }
+
+    private String hint() {
+        if (work.byHandProperty().get()) {
+            return Words.STUDY.of("touch-the-point-on-each");
+        }
+        return work.goesOnProperty().get()
+                ? Words.STUDY.of(
+                        "touch-where-goes-on", work.chosen().map(Track::name).orElse(""))
+                : Words.STUDY.of("touch-to-track-drag-to");
     }
 
     @Override

@@ -527,6 +527,31 @@ class StudyTest {
     }
 
     @Test
+    void aLostPointGoesOnWhereItIsTouchedAgainAndOnlyThen(FxRobot robot) {
+        trackOnFrame20(robot);
+        TrackPath cut = TrackPath.of(
+                track().path().places().stream()
+                        .filter(place -> place.picture() < 30)
+                        .toList(),
+                List.of(new TrackPath.Lost(30, "covered")));
+        robot.interact(() ->
+                window.session.document().apply(TrackEdits.change("cut", track().id(), old -> old.withPath(cut))));
+        window.awaitSettled();
+        fire(robot, "find-again");
+        assertThat(window.session.transport().frame()).isEqualTo(30);
+        robot.clickOn(window.onScreen(truth(30)[0], truth(30)[1]));
+        window.await(() -> track().path().at(31).isPresent());
+        assertThat(shot().tracks()).hasSize(1);
+        TrackPath.Place on = track().path().at(31).orElseThrow();
+        assertThat(Math.hypot(on.x() - truth(31)[0], on.y() - truth(31)[1])).isLessThan(2.5);
+        assertThat(track().path().at(20)).isEqualTo(cut.at(20));
+
+        go(10);
+        robot.clickOn(window.onScreen(truth(10)[0] + 40, truth(10)[1]));
+        window.await(() -> shot().tracks().size() == 2);
+    }
+
+    @Test
     void pathsGoWithTheStepTheToolAndTheirFootage(FxRobot robot) {
         trackOnFrame20(robot);
         Node paths = robot.lookup("#paths").query();

@@ -13,6 +13,7 @@ import java.awt.geom.Point2D;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 
 /**
  * A followed point as the shot shows it: on the shot's frames, in its px, through the footage's timing and placement.
@@ -44,6 +45,14 @@ public record TrackOnShot(Shot shot, Footage footage, PictureTimes times, Pictur
     /** The picture of the source that a frame shows. */
     public Optional<Integer> picture(int frame) {
         return footage.at(frame, shot.setup().rate(), times).map(Footage.Showing::picture);
+    }
+
+    /** The first frame that shows a picture of the source. */
+    public Optional<Integer> frameOf(int picture) {
+        return IntStream.range(0, shot.setup().length())
+                .filter(frame -> picture(frame).filter(p -> p == picture).isPresent())
+                .boxed()
+                .findFirst();
     }
 
     public SourcePlace placed(int frame) {
