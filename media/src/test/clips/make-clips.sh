@@ -104,3 +104,12 @@ open(sys.argv[1], "wb").write(data)
 PY
 # The muxer calls each of these pictures a key, though only every eighth is one.
 $ff -f lavfi -i testsrc2=s=352x288:r=24 -frames:v 24 -c:v h263p -q:v 14 -g 8 $out/false-keys.avi
+# Says only in its first packet which encoder wrote it, and says it wrongly: an old one whose pictures are read in another
+# way, so that pictures come out otherwise where a decoder has not met that packet.
+$ff -f lavfi -i testsrc2=s=352x96:r=24 -frames:v 60 -c:v libx264 -pix_fmt yuv420p -g 20 -bf 3 -x264-params direct=spatial:weightb=0:scenecut=0 -crf 32 $out/old-encoder.mp4
+python3 - $out/old-encoder.mp4 <<'PY'
+import sys
+data = open(sys.argv[1], "rb").read()
+assert data.count(b"x264 - core 164") == 1
+open(sys.argv[1], "wb").write(data.replace(b"x264 - core 164", b"x264 - core 020"))
+PY

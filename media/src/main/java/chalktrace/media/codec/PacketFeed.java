@@ -26,6 +26,9 @@ final class PacketFeed {
     /** The number of the next packet that the container will give. */
     private int next;
 
+    /** Whether the decoder has met the stream's first packet. */
+    private boolean introduced;
+
     private boolean draining;
     private boolean refused;
 
@@ -109,6 +112,10 @@ final class PacketFeed {
      * @throws UnreadableException when the file is no longer there
      */
     boolean jumpTo(int key) throws UnreadableException {
+        if (!introduced && key > 0) {
+            introduce();
+        }
+        introduced = true;
         int ask = key;
         for (int back = 1; seek(ask); back *= 2) {
             int landed = packets.next() ? index.find(packets.met()) : NONE;
@@ -124,6 +131,21 @@ final class PacketFeed {
         reset();
         packets.reopen();
         return packets.next() && feedFrom(0, key);
+    }
+
+    /**
+     * Shows the decoder the stream's first packet, of which nothing is kept but what it says of its encoder: some say so only there,
+     * and pictures come out wrong when the decoder does not know whose faults to allow for.
+     */
+    private void introduce() throws UnreadableException {
+        if (!seek(0) || !packets.next() || index.find(packets.met()) != 0) {
+            packets.reopen();
+            if (!packets.next()) {
+                return;
+            }
+        }
+        packets.send(decoder, 0);
+        reset();
     }
 
     private boolean seek(int toPacket) {

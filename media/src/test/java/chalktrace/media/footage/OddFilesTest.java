@@ -11,6 +11,7 @@ import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.testing.Clips;
+import chalktrace.media.testing.SequentialDecode;
 import java.awt.image.BufferedImage;
 import java.io.File;
 import java.nio.charset.StandardCharsets;
@@ -128,6 +129,21 @@ class OddFilesTest {
             assertThat(clip.times().seconds(47)).isCloseTo(47 / 24.0, within(1e-6));
             for (int n : new int[] {0, 47, 24, 13, 12, 46}) {
                 assertThat(Clips.number(clip.picture(n))).isEqualTo(n);
+            }
+        }
+    }
+
+    @Test
+    void aPictureThatIsJumpedToAtOnceIsAsWhenAllBeforeItWereDecoded() throws Exception {
+        Path file = clip("old-encoder.mp4");
+        List<Long> inOrder = SequentialDecode.lumaChecksums(file);
+        assertThat(inOrder).hasSize(60);
+        for (int n = 59; n > 0; n -= 3) {
+            try (VideoClip fresh = VideoClip.open(file)) {
+                assertThat(SequentialDecode.lumaChecksum(fresh.picture(n)))
+                        .as("picture " + n)
+                        .isEqualTo(inOrder.get(n));
+                assertThat(fresh.doubt(n)).isEmpty();
             }
         }
     }
