@@ -113,3 +113,5 @@ data = open(sys.argv[1], "rb").read()
 assert data.count(b"x264 - core 164") == 1
 open(sys.argv[1], "wb").write(data.replace(b"x264 - core 164", b"x264 - core 020"))
 PY
+# In no container, of a size at which a jump by bytes comes upon a picture from within the one before.
+$ff -f lavfi -i testsrc2=s=256x144:r=24 -frames:v 24 -c:v mjpeg -pix_fmt yuvj420p -q:v 16 $out/bare.mjpeg

@@ -244,6 +244,14 @@ final class MediaInput implements AutoCloseable {
         return context.iformat().name().getString().contains("mp4");
     }
 
+    /** Whether its stream stands in no container: without times, and without a table to jump by. */
+    boolean isBare() {
+        String name = context.iformat().name().getString();
+        return (context.iformat().flags() & avformat.AVFMT_NOTIMESTAMPS) != 0
+                || name.equals("mjpeg")
+                || name.endsWith("_pipe");
+    }
+
     private static void requireReadable(Path file) throws UnreadableException {
         if (!Files.exists(file)) {
             throw UnreadableException.of(

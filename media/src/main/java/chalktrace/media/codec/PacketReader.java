@@ -82,7 +82,9 @@ final class PacketReader implements AutoCloseable {
 
     /** Goes to before a time, in the stream's unit. @return whether the container can do so */
     boolean seek(long time) {
-        return avformat.av_seek_frame(input.context(), stream, time, avformat.AVSEEK_FLAG_BACKWARD) >= 0;
+        // A jump into a bare stream lands within a packet, and what comes then is counted wrongly.
+        return !input.isBare()
+                && avformat.av_seek_frame(input.context(), stream, time, avformat.AVSEEK_FLAG_BACKWARD) >= 0;
     }
 
     /** Forgets what is held back, before a jump. */

@@ -9,11 +9,9 @@ import java.nio.file.Path;
 import java.util.Optional;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
-import org.bytedeco.ffmpeg.avformat.AVInputFormat;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.ffmpeg.global.avcodec;
-import org.bytedeco.ffmpeg.global.avformat;
 
 /**
  * What a file says of its stream of pictures before one is decoded.
@@ -46,7 +44,8 @@ record StreamFacts(
         AVRational aspect = stream.codecpar().sample_aspect_ratio();
         AVRational own = stream.codecpar().framerate();
         boolean states = own.num() > 0 && own.den() > 0;
-        AVRational mean = isBare(input) && states ? own : stream.avg_frame_rate();
+        // FFmpeg gives a bare stream 25 pictures a second, whatever its own head states.
+        AVRational mean = input.isBare() && states ? own : stream.avg_frame_rate();
         AVRational base = stream.time_base();
         int order = stream.codecpar().field_order();
         return new StreamFacts(
@@ -58,18 +57,11 @@ record StreamFacts(
                         : turnDegrees(stream),
                 order != avcodec.AV_FIELD_UNKNOWN && order != avcodec.AV_FIELD_PROGRESSIVE,
                 rate(mean.num() > 0 ? mean : stream.r_frame_rate()),
-                states || !isBare(input),
+                states || !input.isBare(),
                 (double) base.num() / base.den(),
                 mean.num() > 0 && mean.den() > 0 ? (double) mean.den() / mean.num() : 1.0 / 24,
                 // AVI counts packets.
                 input.context().iformat().name().getString().equals("avi"));
-    }
-
-    /** Whether it stands in no container: FFmpeg gives such a stream 25 pictures a second, whatever its own head states. */
-    private static boolean isBare(MediaInput input) {
-        AVInputFormat format = input.context().iformat();
-        return (format.flags() & avformat.AVFMT_NOTIMESTAMPS) != 0
-                || format.name().getString().equals("mjpeg");
     }
 
     private static int turnDegrees(AVStream stream) {

@@ -88,7 +88,7 @@ public final class VideoClip implements Reference {
             notes.add(
                     "Its pictures are interlaced: each holds two moments in turns of rows. One of them alone can be shown.");
         }
-        if (!decoder.statesRate()) {
+        if (!decoder.statesRate() && times().count() > 1) {
             notes.add("It does not state how fast its pictures follow each other: " + rate.spoken()
                     + " a second are taken. If it plays too fast or slow, change its speed.");
         }

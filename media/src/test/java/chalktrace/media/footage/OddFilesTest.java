@@ -17,7 +17,6 @@ import java.io.File;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -133,12 +132,12 @@ class OddFilesTest {
         }
     }
 
-    @Test
-    void aPictureThatIsJumpedToAtOnceIsAsWhenAllBeforeItWereDecoded() throws Exception {
-        Path file = clip("old-encoder.mp4");
+    @ParameterizedTest
+    @ValueSource(strings = {"old-encoder.mp4", "bare.mjpeg", "no-times.h264", "packed-b.avi"})
+    void aPictureThatIsJumpedToAtOnceIsAsWhenAllBeforeItWereDecoded(String name) throws Exception {
+        Path file = clip(name);
         List<Long> inOrder = SequentialDecode.lumaChecksums(file);
-        assertThat(inOrder).hasSize(60);
-        for (int n = 59; n > 0; n -= 3) {
+        for (int n = inOrder.size() - 1; n > 0; n -= 2) {
             try (VideoClip fresh = VideoClip.open(file)) {
                 assertThat(SequentialDecode.lumaChecksum(fresh.picture(n)))
                         .as("picture " + n)
@@ -150,13 +149,8 @@ class OddFilesTest {
 
     @Test
     void picturesThatFollowEachOtherWithoutAnyRateSaySo() throws Exception {
-        Path bare = folder.resolve("bare.mjpeg");
-        byte[] picture = Files.readAllBytes(clip("five.jpg"));
-        for (int n = 0; n < 12; n++) {
-            Files.write(bare, picture, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
-        }
-        try (VideoClip clip = VideoClip.open(bare)) {
-            assertThat(clip.times().count()).isEqualTo(12);
+        try (VideoClip clip = VideoClip.open(clip("bare.mjpeg"))) {
+            assertThat(clip.times().count()).isEqualTo(24);
             assertThat(clip.notes()).singleElement().asString().contains("25");
         }
         try (VideoClip clip = VideoClip.open(clip("no-times.h264"))) {
