@@ -25,7 +25,7 @@ public final class PointTracker {
     public record Lost(String reason) implements Step {}
 
     public static final String LEFT = "it left the picture";
-    public static final String COVERED = "it is covered or turned away";
+    public static final String COVERED = "it is covered, turned away or blurred";
 
     /** Below this likeness nothing is the same; and so far below the usual one. */
     private static final double LEAST = 0.45;
