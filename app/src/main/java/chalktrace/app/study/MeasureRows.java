@@ -1,5 +1,6 @@
 package chalktrace.app.study;
 
+import chalktrace.app.controls.ChangingRows;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.words.Words;
@@ -13,7 +14,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.StringJoiner;
-import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 
 /** What the shown points measure on the frame at the gate, and what their contacts say of a walk. */
@@ -23,7 +23,7 @@ final class MeasureRows extends VBox {
 
     private final StudyWork work;
     private final StudyProposals proposals;
-    private final VBox values = new VBox(2);
+    private final ChangingRows values = new ChangingRows();
 
     MeasureRows(StudyWork work, StudyProposals proposals) {
         super(6);
@@ -59,12 +59,7 @@ final class MeasureRows extends VBox {
         if (rows.isEmpty()) {
             rows.add(Words.STUDY.of("heights-spacing-angles-and-steps"));
         }
-        if (values.getChildren().size() != rows.size()) {
-            values.getChildren().setAll(rows.stream().map(Rows::hint).toList());
-        }
-        for (int i = 0; i < rows.size(); i++) {
-            ((Label) values.getChildren().get(i)).setText(rows.get(i));
-        }
+        values.show(rows);
     }
 
     private static String words(StudyWork.MovingTrack track, int frame, int height) {

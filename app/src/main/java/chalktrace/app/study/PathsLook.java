@@ -31,6 +31,12 @@ final class PathsLook extends Canvas {
     private static final double PRESENT_PX = 5.5;
     private static final double KEY_PX = 7;
 
+    /** The dark edge of dots and words. */
+    private static final double EDGE_PX = 1.2;
+
+    /** With more points than these, only the chosen one shows its smoothed arc, and a line with a dark edge; the dots of all have one. */
+    private static final int MOST_WHOLE = 5;
+
     private final StudyWork work;
     private final BoardView board;
     private final Map<Dot, Image> dots = new HashMap<>();
@@ -76,12 +82,17 @@ final class PathsLook extends Canvas {
                 moving.track().color().green(),
                 moving.track().color().blue());
         boolean chosen = moving.track().id().equals(work.chosenProperty().get());
-        // Dark under light, to be seen over any picture and on white paper.
-        line(g, path, from, to, Theme.tones().window(), chosen ? 3.6 : 2.8);
+        boolean whole = chosen || work.movingProperty().get().size() <= MOST_WHOLE;
+        if (whole) {
+            // Dark under light, to be seen over any picture and on white paper.
+            line(g, path, from, to, Theme.tones().window(), chosen ? 3.6 : 2.8);
+        }
         line(g, path, from, to, color, chosen ? 1.8 : 1.2);
-        g.setLineDashes(3, 3);
-        line(g, moving.smoothed(), from, to, color.deriveColor(0, 0.6, 1.2, 0.7), 0.8);
-        g.setLineDashes();
+        if (whole) {
+            g.setLineDashes(3, 3);
+            line(g, moving.smoothed(), from, to, color.deriveColor(0, 0.6, 1.2, 0.7), 0.8);
+            g.setLineDashes();
+        }
         for (int frame = from; frame <= to; frame++) {
             if (path.knows(frame)) {
                 Point2D at = board.toBoard(path.x(frame), path.y(frame));
@@ -165,8 +176,6 @@ final class PathsLook extends Canvas {
     /** A dot with a dark edge, painted once: hundreds of them lie on a board. */
     private record Dot(double radius, Color color, Color edge) {
 
-        private static final double EDGE_PX = 1.2;
-
         /** Pixels of the picture for one of the board, for screens that have as many. */
         private static final int FINE = 2;
 
@@ -204,9 +213,11 @@ final class PathsLook extends Canvas {
         g.setFont(Theme.sans(12));
         double x = Math.max(4, Math.min(getWidth() - 120, at.getX() + 11));
         double y = Math.max(14, Math.min(getHeight() - 6, at.getY() - 10));
-        g.setStroke(Theme.tones().window());
-        g.setLineWidth(3);
-        g.strokeText(said, x, y);
+        // Letters are kept as pictures where their outlines would be drawn anew: eight of them round the word edge it.
+        g.setFill(Theme.tones().window());
+        for (int side = 0; side < 8; side++) {
+            g.fillText(said, x + EDGE_PX * Math.cos(side * Math.PI / 4), y + EDGE_PX * Math.sin(side * Math.PI / 4));
+        }
         g.setFill(color);
         g.fillText(said, x, y);
     }

@@ -40,11 +40,11 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -503,11 +503,11 @@ class StudyTest {
         window.await(
                 () -> robot
                         .from(robot.lookup("#measures").queryAll())
-                        .lookup(Label.class::isInstance)
-                        .queryAllAs(Label.class)
+                        .lookup(Text.class::isInstance)
+                        .queryAllAs(Text.class)
                         .stream()
-                        .anyMatch(label -> label.getText().startsWith("arm, drawn: ")
-                                && label.getText().contains(high + ".0 px high")));
+                        .anyMatch(row -> row.getText().startsWith("arm, drawn: ")
+                                && row.getText().contains(high + ".0 px high")));
     }
 
     @Test
