@@ -41,6 +41,23 @@ class HistoryTest {
     }
 
     @Test
+    void itKnowsWhatItCameFromAndNotWhatWasUndone() {
+        History history = new History(Shots.empty(), 1 << 20);
+        Shot start = history.present();
+        history.apply(draw(start, 0));
+        Shot one = history.present();
+        history.apply(draw(one, 5));
+        Shot two = history.present();
+        assertThat(history.hasBeen(start)).isTrue();
+        assertThat(history.hasBeen(one)).isTrue();
+        assertThat(history.hasBeen(two)).isTrue();
+        assertThat(history.hasBeen(Shots.empty().withName("another"))).isFalse();
+        history.undo();
+        assertThat(history.hasBeen(two)).isFalse();
+        assertThat(history.hasBeen(one)).isTrue();
+    }
+
+    @Test
     void aNewEditEndsWhatCouldBeRedone() {
         History history = new History(Shots.empty(), 1 << 20);
         history.apply(draw(history.present(), 0));

@@ -30,8 +30,9 @@ public final class CycleEdits {
     /** Marks a span of a level as a cycle, in place of those that it overlaps. */
     public static Edit mark(String levelId, FrameRange frames) {
         return new Edit("mark a cycle", shot -> {
-            FrameRange within = new FrameRange(
-                    Math.max(0, frames.start()), Math.min(shot.setup().length(), frames.end()));
+            int length = shot.setup().length();
+            FrameRange within =
+                    new FrameRange(Math.max(0, Math.min(length, frames.start())), Math.min(length, frames.end()));
             Level level = shot.level(levelId)
                     .orElseThrow(() -> new IllegalArgumentException("There is no such level: nothing was changed."));
             if (within.start() >= within.end()

@@ -69,6 +69,35 @@ class SpeechEditsTest {
     }
 
     @Test
+    void aWordThatIsRemovedTakesItsMouthsAlongAndLeavesItsNeighbourWhole() {
+        Shot two = after(SpeechEdits.addWord(new Word("word-2", "map", 0.9, 1.2)
+                .withPhones(List.of(new Phone("M", 0.9, 1.0), new Phone("AE", 1.0, 1.1), new Phone("P", 1.1, 1.2)))));
+        Shot without = Shots.after(two, SpeechEdits.removeWord("word-1"));
+        assertThat(without.words()).containsExactly(two.words().get(1));
+        assertThat(without.mouths())
+                .isNotEmpty()
+                .allSatisfy(span -> assertThat(span.range().end()).isGreaterThan(18));
+        assertThat(Shots.after(two, SpeechEdits.removeWord("nobody")).words()).isEqualTo(two.words());
+    }
+
+    @Test
+    void howAWordIsSaidCountsForAllThatAreWrittenSoAndAsItWasSaidLast() {
+        Shot shot = after(
+                SpeechEdits.addWord(new Word("word-2", "Kettle", 1.0, 1.4)),
+                SpeechEdits.addWord(new Word("word-3", "on", 1.5, 1.7)),
+                SpeechEdits.say("kettle", List.of("K", "AH")),
+                SpeechEdits.say("KETTLE", List.of("K", "IY")));
+        assertThat(symbols(shot.words().get(0))).containsExactly("K", "IY");
+        assertThat(symbols(shot.words().get(1))).containsExactly("K", "IY");
+        assertThat(shot.words().get(1).phones().get(1).endSeconds()).isCloseTo(1.4, within(1e-9));
+        assertThat(symbols(shot.words().get(2))).doesNotContain("IY");
+        assertThat(shot.speech().sayings()).hasSize(1);
+        Shot script = Shots.after(shot, SpeechEdits.script("Kettle on."));
+        assertThat(script.speech().script()).isEqualTo("Kettle on.");
+        assertThat(script.words()).isEqualTo(shot.words());
+    }
+
+    @Test
     void aPhoneIsTypedAsSeveralThatShareItsTime() {
         Word word =
                 after(PhoneEdits.type("word-1", 3, List.of("AH", "L"))).words().get(0);

@@ -1,6 +1,7 @@
 package chalktrace.core.edit.timing;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import chalktrace.core.check.Checks;
@@ -41,6 +42,30 @@ class CycleEditsTest {
         }
         assertThat(Shots.level(running).drawings())
                 .isEqualTo(Shots.level(walk()).drawings());
+    }
+
+    @Test
+    void aCycleIsMarkedWithinTheShotOverThoseThatItCutsAndTakenAwayAlone() {
+        Shot two = Shots.after(
+                walk(),
+                CycleEdits.mark("level-1", FrameRange.of(0, 4)),
+                CycleEdits.mark("level-1", FrameRange.of(4, 4)));
+        assertThat(two.cycles()).hasSize(2);
+        assertThat(Shots.after(two, CycleEdits.unmark(cycle(two))).cycles())
+                .extracting(Cycle::frames)
+                .containsExactly(FrameRange.of(4, 4));
+        Shot over = Shots.after(two, CycleEdits.mark("level-1", new FrameRange(3, 100)));
+        assertThat(over.cycles())
+                .extracting(Cycle::frames)
+                .containsExactly(new FrameRange(3, two.setup().length()));
+        for (FrameRange nothing : List.of(FrameRange.of(20, 4), FrameRange.of(100, 4))) {
+            assertThatIllegalArgumentException()
+                    .isThrownBy(() -> Shots.after(walk(), CycleEdits.mark("level-1", nothing)))
+                    .withMessageContaining("rough");
+        }
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Shots.after(walk(), CycleEdits.mark("level-9", STRIDE)))
+                .withMessageContaining("no such level");
     }
 
     @Test
