@@ -106,7 +106,7 @@ final class PacketIndex {
         long latest = UNKNOWN;
         long shift = 0;
         for (int p = 0; p < packets.size(); p++) {
-            if (p > 0 && startsAgain(packets.get(p - 1), packets.get(p), unit)) {
+            if (p > 0 && startsAgain(packets, p, unit)) {
                 shift = latest + picture - earliest(packets, p, unit);
             }
             long seen = packets.get(p).seen() + shift;
@@ -116,17 +116,25 @@ final class PacketIndex {
         return out;
     }
 
-    /** Decoding only goes on in time; a key that is decoded long before the packet in front of it begins another recording. */
-    private static boolean startsAgain(Packet before, Packet packet, double unit) {
-        return packet.key()
-                && before.decoded() != UNKNOWN
-                && packet.decoded() != UNKNOWN
-                && (before.decoded() - packet.decoded()) * unit > LONG_BEFORE_SECONDS;
+    /**
+     * Decoding only goes on in time: a key that is decoded long before the packet in front of it begins another recording, and so
+     * does another packet, unless it stands alone there with a time that is wrong.
+     */
+    private static boolean startsAgain(List<Packet> packets, int at, double unit) {
+        Packet before = packets.get(at - 1);
+        boolean next = at + 1 == packets.size() || isLongBefore(packets.get(at + 1), before, unit);
+        return isLongBefore(packets.get(at), before, unit) && (packets.get(at).key() || next);
+    }
+
+    private static boolean isLongBefore(Packet packet, Packet other, double unit) {
+        return packet.decoded() != UNKNOWN
+                && other.decoded() != UNKNOWN
+                && (other.decoded() - packet.decoded()) * unit > LONG_BEFORE_SECONDS;
     }
 
     private static long earliest(List<Packet> packets, int from, double unit) {
         long earliest = packets.get(from).seen();
-        for (int p = from + 1; p < packets.size() && !startsAgain(packets.get(p - 1), packets.get(p), unit); p++) {
+        for (int p = from + 1; p < packets.size() && !startsAgain(packets, p, unit); p++) {
             earliest = Math.min(earliest, packets.get(p).seen());
         }
         return earliest;

@@ -51,6 +51,25 @@ class PacketIndexTest {
     }
 
     @Test
+    void timesThatStartAgainGoOnEvenWithoutAKeyAndOneWrongTimeIsNoNewStart() {
+        List<Packet> packets = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            packets.add(packet(i % 25, i % 25, i == 0));
+        }
+        PacketIndex index = PacketIndex.fromTimes(packets, UNIT, UNIT);
+        for (int n = 0; n < 40; n++) {
+            assertThat(index.packetOf(n)).isEqualTo(n);
+            assertThat(index.times().seconds(n)).isCloseTo(n * UNIT, within(1e-9));
+        }
+        packets.clear();
+        for (int i = 0; i < 40; i++) {
+            packets.add(packet(i == 30 ? 2 : i, i == 30 ? 2 : i, i == 0));
+        }
+        PacketIndex wrong = PacketIndex.fromTimes(packets, UNIT, UNIT);
+        assertThat(wrong.times().seconds(39)).isCloseTo(39 * UNIT, within(1e-9));
+    }
+
+    @Test
     void packetsThatAreNeverSeenAreNoPictures() {
         List<Packet> packets = new ArrayList<>(openGroups());
         packets.set(1, new Packet(3, 0, 1, 0, false, true));
