@@ -154,8 +154,7 @@ public final class MouthLevels {
         Optional<Mouth> mouth = shot.speech().chart().mouthOfDrawing(drawing);
         MouthSpan seen = new MouthSpan(
                 FrameRange.of(frame, 1), mouth.map(Mouth::id).orElse(""), mouth.isPresent() ? 0 : drawing, true);
-        boolean asSet = set != null && !set.byHand() && seen.isSameMouth(set);
-        return Optional.of(asSet ? new MouthSpan(seen.range(), seen.shape(), false) : seen);
+        return Optional.of(set != null && seen.isSameMouth(set) ? set.withRange(seen.range()) : seen);
     }
 
     /**
