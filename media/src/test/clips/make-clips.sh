@@ -115,3 +115,5 @@ open(sys.argv[1], "wb").write(data.replace(b"x264 - core 164", b"x264 - core 020
 PY
 # In no container, of a size at which a jump by bytes comes upon a picture from within the one before.
 $ff -f lavfi -i testsrc2=s=256x144:r=24 -frames:v 24 -c:v mjpeg -pix_fmt yuvj420p -q:v 16 $out/bare.mjpeg
+# Two seconds of sound alone, which tests join with itself.
+$ff -f lavfi -i sine=440:d=2:r=44100 -c:a aac -b:a 48k $out/tone.ts

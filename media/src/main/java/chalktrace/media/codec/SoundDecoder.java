@@ -80,13 +80,31 @@ public final class SoundDecoder implements AutoCloseable {
         try (SoundDecoder sound = open(file)) {
             int rate = sound.decoder.sample_rate();
             int channels = sound.decoder.ch_layout().nb_channels();
-            double stated = sound.statedSeconds();
+            double stated = sound.isLengthGuessed() ? packetSeconds(file) : sound.statedSeconds();
             if (stated > 0 && stated < LONGEST_SECONDS) {
                 sound.read(true);
                 return new Facts(rate, channels, stated, sound.startSeconds);
             }
             Decoded all = sound.run();
             return new Facts(rate, channels, all.pcm().seconds(), all.startSeconds());
+        }
+    }
+
+    /** Whether its length was worked out from its last times or its size, which recordings that were joined mislead. */
+    private boolean isLengthGuessed() {
+        return input.context().duration_estimation_method() != avformat.AVFMT_DURATION_FROM_STREAM;
+    }
+
+    /** How long all of a file's packets of sound are together, without decoding them; 0 where they don't say. */
+    private static double packetSeconds(Path file) throws UnreadableException {
+        try (SoundDecoder sound = open(file)) {
+            long units = 0;
+            while (avformat.av_read_frame(sound.input.context(), sound.packet) >= 0) {
+                units += sound.packet.stream_index() == sound.stream ? sound.packet.duration() : 0;
+                avcodec.av_packet_unref(sound.packet);
+            }
+            AVRational base = sound.input.stream(sound.stream).time_base();
+            return (double) units * base.num() / base.den();
         }
     }
 

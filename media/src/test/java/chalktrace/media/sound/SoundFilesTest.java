@@ -9,6 +9,7 @@ import chalktrace.core.sound.ShotMix;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
+import chalktrace.media.codec.SoundDecoder;
 import java.io.ByteArrayInputStream;
 import java.io.OutputStream;
 import java.nio.ByteBuffer;
@@ -96,6 +97,22 @@ class SoundFilesTest {
         for (int i = 4800; i < 43_200; i += 7) {
             assertThat((double) read.at(i, 0)).isCloseTo(sine(48_000, i), within(0.01));
         }
+    }
+
+    @Test
+    void aJoinedRecordingIsSaidToBeAsLongAsItIs() throws Exception {
+        Path one = Path.of(SoundFilesTest.class.getResource("/clips/tone.ts").toURI());
+        double single = SoundDecoder.facts(one).seconds();
+        // Two seconds, and what the coding of AAC puts before and behind them in whole packets.
+        assertThat(single).isBetween(2.0, 2.1);
+        Path twice = folder.resolve("twice.ts");
+        try (OutputStream out = Files.newOutputStream(twice)) {
+            out.write(Files.readAllBytes(one));
+            out.write(Files.readAllBytes(one));
+        }
+        double joined = SoundDecoder.facts(twice).seconds();
+        assertThat(joined).isCloseTo(2 * single, within(1e-6));
+        assertThat(SoundDecoder.decode(twice).pcm().seconds()).isCloseTo(joined, within(0.05));
     }
 
     @Test
