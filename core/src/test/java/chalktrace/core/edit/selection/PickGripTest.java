@@ -42,6 +42,24 @@ class PickGripTest {
     }
 
     @Test
+    void aMoveTakesAllAlongAsFarAsThePointerGoes() {
+        AffineTransform move = GRIP.movedTo(new Point2D.Double(150, 60));
+        assertTakes(move, 150, 60);
+        assertThat(move.transform(MIDDLE, null)).isEqualTo(new Point2D.Double(110, 30));
+    }
+
+    @Test
+    void aSkewUpAndDownMovesWhatIsBesideTheMiddleAndNothingAboveIt() {
+        AffineTransform skew = GRIP.skewedTo(new Point2D.Double(140, 100), false);
+        assertTakes(skew, 140, 100);
+        assertThat(skew.transform(new Point2D.Double(60, 50), null)).isEqualTo(new Point2D.Double(60, 30));
+        assertThat(skew.transform(new Point2D.Double(100, 0), null)).isEqualTo(new Point2D.Double(100, 0));
+        PickGrip level = new PickGrip(MIDDLE, new Point2D.Double(140, 50));
+        assertThat(level.skewedTo(new Point2D.Double(170, 50), true).isIdentity())
+                .isTrue();
+    }
+
+    @Test
     void aSkewMovesTheHeldSideAndTheOtherOneBack() {
         AffineTransform skew = GRIP.skewedTo(new Point2D.Double(155, 80), true);
         assertTakes(skew, 155, 80);

@@ -17,6 +17,7 @@ import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
 import java.awt.geom.Ellipse2D;
+import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Set;
@@ -68,6 +69,23 @@ class PickTest {
         assertThat(both.and(other)).isEqualTo(other);
         Pick elsewhere = new Pick("level-9", 1, Placement.AS_IS, Set.of(0), Set.of(), Set.of());
         assertThat(both.and(elsewhere)).isEqualTo(elsewhere);
+    }
+
+    @Test
+    void aBendTakesEachCornerOfPaintAlongOnThePicture() {
+        Shot placed = SHOT.withLevel(
+                Shots.LEVEL,
+                level -> level.with(Exposures.of(new Exposure(0, 4, 1, Placement.AS_IS.withPosition(10, 0)))));
+        Pick left = new Pick(Shots.LEVEL, 1, Placement.AS_IS.withPosition(10, 0), Set.of(), Set.of(0), Set.of());
+        // Places at the right go down by as much as they lie to the right of 20.
+        Shot bent = Shots.after(placed, PickEdits.bend(left, (x, y) -> new Point2D.Double(x, y + x - 20)));
+        List<Fill> fills = Shots.level(bent).drawing(1).orElseThrow().fills();
+        Rectangle2D box = fills.get(0).area().path().getBounds2D();
+        assertThat(box.getMinX()).isCloseTo(10, within(0.01));
+        assertThat(box.getMaxX()).isCloseTo(30, within(0.01));
+        assertThat(box.getMinY()).isCloseTo(60, within(0.01));
+        assertThat(box.getMaxY()).isCloseTo(100, within(0.01));
+        assertThat(fills.get(1)).isEqualTo(RIGHT);
     }
 
     @Test

@@ -52,6 +52,16 @@ class RateEditsTest {
     }
 
     @Test
+    void whatAnotherRateWouldDoIsSaidBeforeInFigures() {
+        // 48 frames of 1/24 s; of four showings the two of one frame each lie at 2 and 3: 1 and 1.5 of 1/12 s.
+        assertThat(RateEdits.words(SHOT, TWELVE))
+                .contains("4.00 s instead of 2.00 s", "its 48 frames become 24", "of 4 showings", " push the next on");
+        assertThat(RateEdits.words(SHOT, FrameRate.parse("48")))
+                .contains("1.00 s", "become 96", "none loses its frame");
+        assertThat(RateEdits.words(SHOT, FrameRate.FILM)).isEmpty();
+    }
+
+    @Test
     void fasterAndBackAgainIsAsBefore() {
         Shot there = RateEdits.keepSeconds(FrameRate.parse("48")).change().apply(SHOT);
         Shot back = RateEdits.keepSeconds(FrameRate.FILM).change().apply(there);
