@@ -85,14 +85,9 @@ class AlignedScriptTest {
 
     @Test
     void aPinnedWordOutsideTheRecordingIsNoneOfIt() {
-        for (double elsewhere : new double[] {-1.9, 60}) {
-            Word away = there(2, true);
-            away = away.withTimes(away.startSeconds() + elsewhere, away.endSeconds() + elsewhere);
-            if (away.startSeconds() >= 0) {
-                assertThat(aligned(script(), away).words())
-                        .isEqualTo(aligned(script()).words());
-            }
-        }
+        Word near = there(2, true);
+        Word away = near.withTimes(near.startSeconds() + 60, near.endSeconds() + 60);
+        assertThat(aligned(script(), away).words()).isEqualTo(PLAIN.words());
     }
 
     @Test
