@@ -53,6 +53,25 @@ class SpeechEditsTest {
     }
 
     @Test
+    void lettersAreSharedOutAsTheTimeIsAndEachHalfHasOne() {
+        for (String[] cut : new String[][] {
+            {"0.58", "k", "ettle"}, {"0.62", "ke", "ttle"}, {"0.88", "kettl", "e"}, {"0.52", "k", "ettle"}
+        }) {
+            Shot shot = after(SpeechEdits.splitWord("word-1", Double.parseDouble(cut[0])));
+            assertThat(shot.words())
+                    .extracting(Word::text)
+                    .as("at %s s", cut[0])
+                    .containsExactly(cut[1], cut[2]);
+            assertThat(shot.words().get(0).endSeconds()).isEqualTo(Double.parseDouble(cut[0]));
+            assertThat(shot.words().get(1).startSeconds()).isEqualTo(Double.parseDouble(cut[0]));
+        }
+        Shot letter = after(SpeechEdits.addWord(new Word("word-2", "a", 1, 1.4)), SpeechEdits.splitWord("word-2", 1.2));
+        assertThat(letter.words()).extracting(Word::text).containsExactly("kettle", "a", "a");
+        assertThat(letter.words()).extracting(Word::id).doesNotHaveDuplicates();
+        assertThat(after(SpeechEdits.splitWord("word-9", 0.7)).words()).containsExactly(kettle());
+    }
+
+    @Test
     void aWordIsNotCutOutsideOfItself() {
         assertThat(after(SpeechEdits.splitWord("word-1", 1.2)).words()).containsExactly(kettle());
     }
