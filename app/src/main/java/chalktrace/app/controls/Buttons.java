@@ -11,15 +11,11 @@ import org.kordamp.ikonli.Ikon;
 /** Buttons in the program's own look. None takes the keyboard by a click, so that keys stay with the board. */
 public final class Buttons {
 
-    /** The least width of a button that shows an icon only. What shows words is left to where it stands. */
-    private static final double ICON_WIDTH = 24;
-
     private Buttons() {}
 
     /** A button that shows an icon only; {@code use} is its tooltip and its name for screen readers. */
     public static Button icon(Ikon ikon, String use, Runnable action) {
         Button button = new Button(null, Theme.icon(ikon));
-        button.setMinWidth(ICON_WIDTH);
         return named(plain(button, action), use);
     }
 
@@ -61,7 +57,6 @@ public final class Buttons {
     /** A toggle that shows an icon only. */
     public static ToggleButton toggle(Ikon ikon, String use) {
         ToggleButton toggle = new ToggleButton(null, Theme.icon(ikon));
-        toggle.setMinWidth(ICON_WIDTH);
         toggle.getStyleClass().setAll("plain-toggle");
         return named(toggle, use);
     }
