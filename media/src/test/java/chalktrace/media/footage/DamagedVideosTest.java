@@ -21,7 +21,7 @@ class DamagedVideosTest {
 
     private static final Path CLIPS = Path.of("src/test/resources/clips");
 
-    private static final int FILES = 6;
+    private static final int FILES = 12;
 
     @TempDir
     Path folder;
@@ -66,8 +66,8 @@ class DamagedVideosTest {
             }
         }
         System.out.println(name + ": " + silent + " of " + wrong + " wrong pictures without a word");
-        // A single wrong picture without a word says little.
-        assertThat(100 * silent).isLessThanOrEqualTo(Math.max(400, most * wrong));
+        // Damage that stays in step spoils a group of up to twelve pictures, and no decoder can know; one such group says little.
+        assertThat(100 * silent).isLessThanOrEqualTo(Math.max(1200, most * wrong));
     }
 
     /** Also while another file that is damaged is decoded, of which the codecs complain. */
