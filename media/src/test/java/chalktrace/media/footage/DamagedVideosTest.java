@@ -66,7 +66,7 @@ class DamagedVideosTest {
             }
         }
         System.out.println(name + ": " + silent + " of " + wrong + " wrong pictures without a word");
-        // Damage that stays in step spoils a group of up to twelve pictures, and no decoder can know; one such group says little.
+        // Damage that stays in step spoils a group of up to twelve, of which no decoder can know: one says little.
         assertThat(100 * silent).isLessThanOrEqualTo(Math.max(1200, most * wrong));
     }
 
