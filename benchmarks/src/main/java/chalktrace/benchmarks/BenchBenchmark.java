@@ -7,43 +7,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.image.WritableImage;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import org.openjdk.jmh.annotations.Benchmark;
-import org.openjdk.jmh.annotations.BenchmarkMode;
-import org.openjdk.jmh.annotations.Fork;
-import org.openjdk.jmh.annotations.Measurement;
-import org.openjdk.jmh.annotations.Mode;
-import org.openjdk.jmh.annotations.OutputTimeUnit;
-import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
-import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.TearDown;
-import org.openjdk.jmh.annotations.Warmup;
 
 /**
  * The bench of a shot of 3,000 frames, 40 levels and 10,000 drawings pulled through the gate by a frame: lanes laid out, painted and
  * rendered by the software renderer, without a display. 60 a second are 16.7 ms.
  */
-@State(Scope.Benchmark)
-@BenchmarkMode(Mode.SampleTime)
-@OutputTimeUnit(TimeUnit.MILLISECONDS)
-@Fork(
-        value = 1,
-        jvmArgs = {
-            "-Xmx1500m",
-            "-Dglass.platform=Monocle",
-            "-Dmonocle.platform=Headless",
-            "-Dprism.order=sw",
-            "-Dprism.text=t2k"
-        })
-@Warmup(iterations = 2, time = 4)
-@Measurement(iterations = 3, time = 4)
-public class BenchBenchmark {
+public class BenchBenchmark extends WithoutDisplay {
 
     private static final int WIDTH = 1016;
     private static final int HEIGHT = 266;

@@ -17,7 +17,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.FutureTask;
-import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.scene.Node;
@@ -25,37 +24,15 @@ import javafx.scene.Parent;
 import javafx.scene.input.ScrollEvent;
 import javafx.stage.Stage;
 import org.openjdk.jmh.annotations.Benchmark;
-import org.openjdk.jmh.annotations.BenchmarkMode;
-import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Level;
-import org.openjdk.jmh.annotations.Measurement;
-import org.openjdk.jmh.annotations.Mode;
-import org.openjdk.jmh.annotations.OutputTimeUnit;
-import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
-import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.TearDown;
-import org.openjdk.jmh.annotations.Warmup;
 
 /**
  * One step after the other with twenty points over 3,000 frames in the Study step, their graph so far zoomed out that a pixel holds two frames: until the window's
  * thread is free again, with all that the window does for a step, rendered by the software renderer. Wanted: 16 ms for graph and paths.
  */
-@State(Scope.Benchmark)
-@BenchmarkMode(Mode.SampleTime)
-@OutputTimeUnit(TimeUnit.MILLISECONDS)
-@Fork(
-        value = 1,
-        jvmArgs = {
-            "-Xmx1400m",
-            "-Dglass.platform=Monocle",
-            "-Dmonocle.platform=Headless",
-            "-Dprism.order=sw",
-            "-Dprism.text=t2k"
-        })
-@Warmup(iterations = 2, time = 4)
-@Measurement(iterations = 3, time = 4)
-public class GraphBenchmark {
+public class GraphBenchmark extends WithoutDisplay {
 
     private static final int FRAMES = 3_000;
     private static final int POINTS = 20;
@@ -90,7 +67,7 @@ public class GraphBenchmark {
         Platform.startup(opened);
         opened.get();
         await(() -> session.footages().opened().size() == 1);
-        onFx(() -> {
+        OnFx.get(() -> {
             String footage = session.shot().footage().get(0).id();
             session.document().apply(new Edit("points", shot -> shot.withTracks(tracks(footage))));
             session.view().stepProperty().set(Step.STUDY);
@@ -98,7 +75,7 @@ public class GraphBenchmark {
             session.view().wholeWindowProperty().set(true);
             return null;
         });
-        onFx(() -> {
+        OnFx.get(() -> {
             Parent root = workbench.board().getScene().getRoot();
             graph = find(root, "GraphLane");
             paths = find(root, "PathsLook");
@@ -167,7 +144,7 @@ public class GraphBenchmark {
 
     @Benchmark
     public Object frame() throws Exception {
-        return onFx(() -> {
+        return OnFx.get(() -> {
             frame = frame > 2_000 ? 1_000 : frame + 1;
             session.transport().go(frame);
             ((Parent) graph).layout();
@@ -175,15 +152,9 @@ public class GraphBenchmark {
         });
     }
 
-    private <T> T onFx(Callable<T> call) throws Exception {
-        FutureTask<T> task = new FutureTask<>(call);
-        Platform.runLater(task);
-        return task.get();
-    }
-
     private void await(Callable<Boolean> condition) throws Exception {
         long start = System.nanoTime();
-        while (!onFx(condition)) {
+        while (!OnFx.get(condition)) {
             if (System.nanoTime() - start > LONGEST_WAIT_MILLIS * 1_000_000L) {
                 throw new IllegalStateException("waited in vain");
             }
@@ -193,7 +164,7 @@ public class GraphBenchmark {
 
     @TearDown(Level.Trial)
     public void close() throws Exception {
-        onFx(() -> {
+        OnFx.get(() -> {
             session.close();
             return null;
         });

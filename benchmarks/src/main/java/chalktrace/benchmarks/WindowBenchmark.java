@@ -10,7 +10,6 @@ import com.sun.management.OperatingSystemMXBean;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.Callable;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
@@ -101,32 +100,27 @@ public class WindowBenchmark {
         Thread.sleep(LOADING_MILLIS);
     }
 
-    private <T> T onFx(Callable<T> call) throws Exception {
-        FutureTask<T> task = new FutureTask<>(call);
-        Platform.runLater(task);
-        return task.get();
-    }
-
     @Benchmark
     public void play(Counted counted) throws Exception {
         OperatingSystemMXBean system = ManagementFactory.getPlatformMXBean(OperatingSystemMXBean.class);
-        onFx(() -> {
+        OnFx.get(() -> {
             session.transport().play(1);
             return null;
         });
         Thread.sleep(FIRST_MILLIS);
         counted.droppedAtFirst =
-                onFx(() -> session.transport().droppedProperty().get());
+                OnFx.get(() -> session.transport().droppedProperty().get());
         long used = system.getProcessCpuTime();
         long start = System.nanoTime();
         Thread.sleep(THEN_MILLIS);
         counted.cores = (double) (system.getProcessCpuTime() - used) / (System.nanoTime() - start);
-        counted.droppedAfter = onFx(() -> session.transport().droppedProperty().get()) - counted.droppedAtFirst;
+        counted.droppedAfter =
+                OnFx.get(() -> session.transport().droppedProperty().get()) - counted.droppedAtFirst;
     }
 
     @TearDown(Level.Trial)
     public void close() throws Exception {
-        onFx(() -> {
+        OnFx.get(() -> {
             session.close();
             Platform.exit();
             return null;

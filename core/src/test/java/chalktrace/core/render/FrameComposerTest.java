@@ -2,6 +2,7 @@ package chalktrace.core.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import chalktrace.core.edit.ChalkEdits;
 import chalktrace.core.edit.selection.Pick;
 import chalktrace.core.edit.selection.PickEdits;
 import chalktrace.core.fill.Contours;
@@ -66,6 +67,19 @@ class FrameComposerTest {
     /** The middle of the line of drawing n lies at y = 20 n. */
     private static Shot lines(Exposure... runs) {
         return Shots.showing(runs);
+    }
+
+    @Test
+    void aDrawingThatWasPaintedOnceFollowsItsChalk() {
+        FrameComposer composer = composer();
+        Shot shot = lines(Exposure.of(0, 2, 1));
+        assertThat(at(composer.composeWhole(Scenes.of(shot, 0, EXPORT, NO_FOOTAGE)), 50, 20))
+                .isEqualTo(YELLOW);
+        Shot blue = Shots.after(shot, ChalkEdits.change(shot.chalks().get(0).withColor(new Rgb(0, 0, 255))));
+        assertThat(at(composer.composeWhole(Scenes.of(blue, 0, EXPORT, NO_FOOTAGE)), 50, 20))
+                .isEqualTo(0xFF0000FF);
+        assertThat(at(composer.composeWhole(Scenes.of(shot, 0, EXPORT, NO_FOOTAGE)), 50, 20))
+                .isEqualTo(YELLOW);
     }
 
     @Test

@@ -41,9 +41,8 @@ public final class SoundDecoder implements AutoCloseable {
      * What a file says of its sound.
      *
      * @param seconds how long it is, to within a packet where the file does not say it exactly
-     * @param startSeconds when its first sample is heard on the container's clock
      */
-    public record Facts(int sampleRate, int channels, double seconds, double startSeconds) {}
+    public record Facts(int sampleRate, int channels, double seconds) {}
 
     private final MediaInput input;
     private final int stream;
@@ -83,10 +82,17 @@ public final class SoundDecoder implements AutoCloseable {
             double stated = sound.isLengthGuessed() ? packetSeconds(file) : sound.statedSeconds();
             if (stated > 0 && stated < LONGEST_SECONDS) {
                 sound.read(true);
-                return new Facts(rate, channels, stated, sound.startSeconds);
+                return new Facts(rate, channels, stated);
             }
-            Decoded all = sound.run();
-            return new Facts(rate, channels, all.pcm().seconds(), all.startSeconds());
+            return new Facts(rate, channels, sound.run().pcm().seconds());
+        }
+    }
+
+    /** When a file's first sample is heard on the container's clock; no more than its start is decoded. */
+    public static double startSeconds(Path file) throws UnreadableException {
+        try (SoundDecoder sound = open(file)) {
+            sound.read(true);
+            return sound.startSeconds;
         }
     }
 

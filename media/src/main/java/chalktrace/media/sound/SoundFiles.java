@@ -40,7 +40,7 @@ public final class SoundFiles {
      * @param pictureStartSeconds when picture 0 is seen on the file's clock
      */
     public static double offset(Path video, double pictureStartSeconds) throws UnreadableException {
-        return SoundDecoder.facts(video).startSeconds() - pictureStartSeconds;
+        return SoundDecoder.startSeconds(video) - pictureStartSeconds;
     }
 
     /** Writes 16-bit WAV. */
