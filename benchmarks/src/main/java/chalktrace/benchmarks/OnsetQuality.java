@@ -24,6 +24,8 @@ public final class OnsetQuality {
     private static final double SECONDS = 14;
     private static final double WITHIN_SECONDS = 0.05;
 
+    static final double RIVER_RMS = 0.6;
+
     private enum Surface {
         WOOD,
         CARPET,
@@ -140,8 +142,8 @@ public final class OnsetQuality {
         }
     }
 
-    /** Water: noise that falls off towards high pitches, swelling slowly. */
-    private static void river(float[] into, double level, Random random) {
+    /** Water: noise that falls off towards high pitches, swelling slowly; of {@link #RIVER_RMS} times its level. */
+    static void river(float[] into, double level, Random random) {
         double low = 0;
         for (int i = 0; i < into.length; i++) {
             low = 0.92 * low + 0.08 * random.nextGaussian();

@@ -30,6 +30,7 @@ public final class Onsets {
     private static final double LEAST_APART_SECONDS = 0.06;
     private static final double REFINED_SECONDS = 0.03;
     private static final double USUAL_SECONDS = 2;
+    private static final double USUAL_TIMES = 2;
     private static final int WAVER_STEPS = 50;
     private static final double WAVER_TIMES = 6;
 
@@ -109,16 +110,22 @@ public final class Onsets {
         for (int b = 0; b < BANDS; b++) {
             double[] level = new double[steps];
             double usual = 0;
+            double atFirst = 0;
             for (int t = 0; t < steps; t++) {
                 if (t % (usualSteps / 4) == 0) {
                     usual = usual(bands, b, t - usualSteps / 2, t + usualSteps / 2);
                 }
-                level[t] = Math.log1p(bands[t][b] / Math.max(usual, FLOOR * loudest));
+                double against = Math.max(usual, FLOOR * loudest);
+                level[t] = Math.log1p(bands[t][b] / against);
+                if (t == 0) {
+                    atFirst = Math.log1p(usual / USUAL_TIMES / against);
+                }
             }
             for (int t = 0; t < steps; t++) {
                 // A band may rise over several steps; one that only wavers does not count (Dixon 2006, half-wave
                 // rectified).
-                double before = t < BEFORE_STEPS ? 0 : level[t - BEFORE_STEPS];
+                // What the sound starts amidst, such as a river, was there before its first sample.
+                double before = t < BEFORE_STEPS ? Math.min(atFirst, level[0]) : level[t - BEFORE_STEPS];
                 out[t] += Math.max(0, level[t] - before) / BANDS;
             }
         }
@@ -133,7 +140,7 @@ public final class Onsets {
             values[t - first] = bands[t][band];
         }
         Arrays.sort(values);
-        return values.length == 0 ? 0 : values[values.length / 2] * 2.0;
+        return values.length == 0 ? 0 : values[values.length / 2] * USUAL_TIMES;
     }
 
     private static List<Onset> picked(PcmBuffer sound, double[] rise) {

@@ -80,6 +80,23 @@ class SoundStudyTest {
     }
 
     @Test
+    void whatASoundStartsAmidstDoesNotStartThereButAnImpactDoes() {
+        float[] amidst = silence(4);
+        river(amidst, 0.02);
+        step(amidst, 2, 180, 1, 0.4);
+        assertThat(Onsets.of(new PcmBuffer(RATE, 1, amidst), done -> true))
+                .allSatisfy(onset -> assertThat(onset.seconds()).isCloseTo(2, within(0.05)))
+                .isNotEmpty();
+        float[] cut = silence(4);
+        step(cut, 0, 180, 1, 0.4);
+        step(cut, 2, 180, 1, 0.4);
+        assertThat(Onsets.of(new PcmBuffer(RATE, 1, cut), done -> true))
+                .hasSize(2)
+                .first()
+                .satisfies(onset -> assertThat(onset.seconds()).isCloseTo(0, within(0.02)));
+    }
+
+    @Test
     void clicksAreFoundWithinTwoMilliseconds() {
         float[] sound = silence(3);
         int[] samples = {24_000, 60_123, 100_000};
