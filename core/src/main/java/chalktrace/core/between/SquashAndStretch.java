@@ -1,5 +1,6 @@
 package chalktrace.core.between;
 
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 
@@ -25,8 +26,7 @@ public final class SquashAndStretch {
      */
     public static AffineTransform along(Rectangle2D box, double degrees, double factor, boolean keepArea, Stays stays) {
         if (!(factor >= 0.05 && factor <= 20)) {
-            throw new IllegalArgumentException(
-                    "Squash and stretch go from a twentieth to twenty times: nothing was changed.");
+            throw new IllegalArgumentException(CoreWords.MOTION.of("squash-and-stretch-go-from-a"));
         }
         double angle = Math.toRadians(degrees);
         double reach = (box.getWidth() * Math.abs(Math.cos(angle)) + box.getHeight() * Math.abs(Math.sin(angle))) / 2;

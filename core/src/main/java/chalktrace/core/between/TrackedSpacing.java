@@ -3,6 +3,7 @@ package chalktrace.core.between;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.core.stroke.SchneiderFit;
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,8 +35,7 @@ public record TrackedSpacing(Curve line, TimingChart chart) {
         }
         double all = along[along.length - 1];
         if (all < LEAST_PX) {
-            throw new IllegalArgumentException(
-                    "What was followed hardly moves between these drawings: its spacing says nothing.");
+            throw new IllegalArgumentException(CoreWords.MOTION.of("what-was-followed-hardly-moves-between"));
         }
         List<Double> ticks = new ArrayList<>();
         int count = (places.size() - 2) / Math.max(1, every);

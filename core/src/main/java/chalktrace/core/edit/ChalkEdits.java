@@ -5,6 +5,7 @@ import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -16,7 +17,7 @@ public final class ChalkEdits {
     /** Puts another chalk in the place of the one with its id: all drawings follow. */
     public static Edit change(Chalk changed) {
         return new Edit(
-                "change the chalk " + changed.name(),
+                CoreWords.EDIT.of("change-the-chalk", changed.name()),
                 shot -> shot.withChalks(shot.chalks().stream()
                         .map(chalk -> chalk.id().equals(changed.id()) ? changed : chalk)
                         .toList()));
@@ -25,7 +26,7 @@ public final class ChalkEdits {
     /** Another chalk with the settings of one, at the end of the box. */
     public static Edit addLike(Chalk chalk, String newId) {
         return new Edit(
-                "another chalk",
+                CoreWords.EDIT.of("another-chalk"),
                 shot -> shot.withChalks(Stream.concat(
                                 shot.chalks().stream(),
                                 Stream.of(new Chalk(
@@ -46,7 +47,7 @@ public final class ChalkEdits {
      */
     public static Edit giveAllTo(String from, String to, Optional<String> onLevel, Optional<FrameRange> frames) {
         return new Edit(
-                "give strokes to another chalk",
+                CoreWords.EDIT.of("give-strokes-to-another-chalk"),
                 shot -> shot.withLevels(shot.levels().stream()
                         .map(level ->
                                 onLevel.filter(id -> !id.equals(level.id())).isPresent() || shot.isLocked(level)

@@ -3,6 +3,7 @@ package chalktrace.core.edit;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -14,7 +15,7 @@ public final class GroupEdits {
 
     /** A new group of one level, which leaves the group that it was in. */
     public static Edit make(String newId, String name, String levelId) {
-        return new Edit("new group", shot -> {
+        return new Edit(CoreWords.EDIT.of("new-group"), shot -> {
             List<LevelGroup> groups = new ArrayList<>(taken(shot, levelId).groups());
             groups.add(new LevelGroup(newId, name, List.of(levelId), true, false, 1, false));
             return shot.withGroups(groups);
@@ -23,7 +24,7 @@ public final class GroupEdits {
 
     /** Puts a level into a group, out of the one that it was in. */
     public static Edit put(String levelId, String groupId) {
-        return new Edit("put a level into a group", shot -> {
+        return new Edit(CoreWords.EDIT.of("put-a-level-into-a-group"), shot -> {
             boolean there = shot.groups().stream().anyMatch(group -> group.id().equals(groupId));
             if (!there) {
                 return shot;
@@ -44,7 +45,7 @@ public final class GroupEdits {
 
     /** Takes a level out of its group. */
     public static Edit take(String levelId) {
-        return new Edit("take a level out of its group", shot -> taken(shot, levelId));
+        return new Edit(CoreWords.EDIT.of("take-a-level-out-of-its"), shot -> taken(shot, levelId));
     }
 
     /** Any change of a group's own settings. */
@@ -54,7 +55,7 @@ public final class GroupEdits {
 
     /** Moves the levels of a group, side by side, towards the front (negative) or the back by one place. */
     public static Edit reorder(String groupId, int by) {
-        return new Edit("reorder a group", shot -> {
+        return new Edit(CoreWords.EDIT.of("reorder-a-group"), shot -> {
             List<Level> mine = shot.levels().stream()
                     .filter(level -> shot.groupOf(level.id())
                             .filter(group -> group.id().equals(groupId))

@@ -2,6 +2,7 @@ package chalktrace.core.edit;
 
 import chalktrace.core.guide.Guide;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.words.CoreWords;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -12,14 +13,14 @@ public final class GuideEdits {
 
     public static Edit add(Guide guide) {
         return new Edit(
-                "add a guide",
+                CoreWords.EDIT.of("add-a-guide"),
                 shot -> shot.withGuides(
                         Stream.concat(shot.guides().stream(), Stream.of(guide)).toList()));
     }
 
     /** Puts a guide, as it lies on a frame, in the place of the one with its id. */
     public static Edit change(Guide changed, int frame) {
-        return new Edit("move a guide", shot -> {
+        return new Edit(CoreWords.EDIT.of("move-a-guide"), shot -> {
             Guide put = shot.put(changed, frame);
             return shot.withGuides(shot.guides().stream()
                     .map(guide -> guide.id().equals(changed.id()) ? put : guide)
@@ -28,7 +29,7 @@ public final class GuideEdits {
     }
 
     public static Edit remove(String id) {
-        return new Edit("remove a guide", shot -> shot.withGuides(without(shot, id)));
+        return new Edit(CoreWords.EDIT.of("remove-a-guide"), shot -> shot.withGuides(without(shot, id)));
     }
 
     private static List<Guide> without(Shot shot, String id) {

@@ -1,6 +1,7 @@
 package chalktrace.core.edit;
 
 import chalktrace.core.shot.Level;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -12,7 +13,7 @@ public final class LevelEdits {
 
     /** A new empty level in front of another, or in front of all when that is not there. */
     public static Edit add(String newId, String name, String behindIt) {
-        return new Edit("new level", shot -> {
+        return new Edit(CoreWords.EDIT.of("new-level"), shot -> {
             List<Level> levels = new ArrayList<>(shot.levels());
             int at = indexOf(levels, behindIt);
             levels.add(Math.max(0, at), Level.empty(newId, name));
@@ -22,7 +23,7 @@ public final class LevelEdits {
 
     /** Moves a level towards the front (negative) or the back, as far as the stack reaches. */
     public static Edit reorder(String levelId, int by) {
-        return new Edit("reorder levels", shot -> {
+        return new Edit(CoreWords.EDIT.of("reorder-levels"), shot -> {
             List<Level> levels = new ArrayList<>(shot.levels());
             int from = indexOf(levels, levelId);
             if (from < 0) {
@@ -37,7 +38,7 @@ public final class LevelEdits {
     /** Removes a level with its drawings; the last one stays. */
     public static Edit remove(String levelId) {
         return new Edit(
-                "remove a level",
+                CoreWords.EDIT.of("remove-a-level"),
                 shot -> shot.levels().size() < 2
                         ? shot
                         : GroupEdits.taken(shot, levelId)

@@ -4,6 +4,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 
 /** What is typed into a cell of the exposure sheet. */
 public final class SheetEdits {
@@ -21,17 +22,16 @@ public final class SheetEdits {
         String typed = text.strip();
         boolean blank = typed.equalsIgnoreCase("x") || typed.equals("0") || typed.equals("\u00d7");
         if (!typed.isEmpty() && !blank && !typed.matches("[1-9][0-9]{0,5}")) {
-            throw new IllegalArgumentException(
-                    "\"" + typed + "\" is no drawing: type its number, x for a blank, or nothing.");
+            throw new IllegalArgumentException(CoreWords.EDIT.of("is-no-drawing", typed));
         }
         if (level.locked() || level.style().held()) {
-            throw new IllegalArgumentException(level.name()
-                    + (level.locked()
-                            ? " is locked: unlock it to change its timing."
-                            : " shows one drawing throughout."));
+            throw new IllegalArgumentException(
+                    level.locked()
+                            ? CoreWords.EDIT.of("is-locked", level.name())
+                            : CoreWords.EDIT.of("shows-one-drawing-throughout", level.name()));
         }
         return new Edit(
-                typed.isEmpty() ? "take a showing away" : "expose " + typed,
+                typed.isEmpty() ? CoreWords.EDIT.of("take-a-showing-away") : CoreWords.EDIT.of("expose", typed),
                 shot -> shot.withLevel(level.id(), l -> {
                     int end = l.exposures()
                             .at(frame)

@@ -1,5 +1,7 @@
 package chalktrace.core.motion;
 
+import chalktrace.core.words.CoreWords;
+
 /**
  * Follows a point of the picture, and stops where it can't be followed. From picture to picture it is moved by {@link Shift}, there and back again (Z. Kalal,
  * K. Mikolajczyk, J. Matas, "Forward-backward error", ICPR 2010); then it is set exactly by what was seen around it at first, so that nothing drifts. Where that
@@ -24,8 +26,8 @@ public final class PointTracker {
     /** It is not there any more. @param reason a sentence's end for the person, such as "it left the picture" */
     public record Lost(String reason) implements Step {}
 
-    public static final String LEFT = "it left the picture";
-    public static final String COVERED = "it is covered, turned away or blurred";
+    public static final String LEFT = CoreWords.MOTION.of("it-left-the-picture");
+    public static final String COVERED = CoreWords.MOTION.of("it-is-covered-turned-away-or");
 
     /** Below this likeness nothing is the same; and so far below the usual one. */
     private static final double LEAST = 0.45;

@@ -1,5 +1,6 @@
 package chalktrace.core.motion;
 
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -196,23 +197,21 @@ public record Study(
 
         private String reason(Found found) {
             Turn turn = found.turn();
-            String words =
-                    switch (turn.kind()) {
-                        case FIRST -> "the movement is on its way already";
-                        case LAST -> "the movement goes on after it";
-                        case START -> "starts to move";
-                        case STOP -> "comes to rest";
-                        case TURN -> String.format(Locale.ROOT, "turns %.0f degrees", turn.degrees());
-                    };
-            return words + against(found);
+            return switch (turn.kind()) {
+                case FIRST -> CoreWords.MOTION.of("the-movement-is-on-its-way");
+                case LAST -> CoreWords.MOTION.of("the-movement-goes-on-after-it");
+                case START -> CoreWords.MOTION.of("starts-to-move");
+                case STOP -> CoreWords.MOTION.of("comes-to-rest");
+                case TURN -> against(found, CoreWords.MOTION.of("turns-degrees", whole(turn.degrees())));
+            };
         }
 
-        /** Whether the move to or from a turn is one against the main one. */
-        private String against(Found found) {
+        /** With a word more where the move to or from a turn is one against the main one. */
+        private String against(Found found, String reason) {
             List<Turn> turns = found.mover().turns();
             int at = turns.indexOf(found.turn());
-            if (found.turn().kind() != Turn.Kind.TURN || at < 1 || at + 1 >= turns.size()) {
-                return "";
+            if (at < 1 || at + 1 >= turns.size()) {
+                return reason;
             }
             double before = found.mover()
                     .point()
@@ -221,13 +220,12 @@ public record Study(
                     .point()
                     .distance(found.turn().frame(), turns.get(at + 1).frame());
             if (before < AGAINST_SHARE * after && begins(turns.get(at - 1))) {
-                return String.format(
-                        Locale.ROOT, ": anticipation, %.0f px against the %.0f px after it", before, after);
+                return CoreWords.MOTION.of("anticipation", reason, whole(before), whole(after));
             }
             if (after < AGAINST_SHARE * before && turns.get(at + 1).kind() == Turn.Kind.STOP) {
-                return String.format(Locale.ROOT, ": overshoot, %.0f px back after %.0f px", after, before);
+                return CoreWords.MOTION.of("overshoot", reason, whole(after), whole(before));
             }
-            return "";
+            return reason;
         }
 
         private static boolean begins(Turn turn) {
@@ -267,7 +265,7 @@ public record Study(
             }
             int middle = (from + to + 1) / 2;
             if (most >= BEND_DEGREES) {
-                return breakdown(sharpest, String.format(Locale.ROOT, "bends by %.0f degrees", most), point);
+                return breakdown(sharpest, CoreWords.MOTION.of("bends-by-degrees", whole(most)), point);
             }
             int jump = from + 1;
             for (int frame = from + 1; frame <= to; frame++) {
@@ -276,10 +274,9 @@ public record Study(
             double largest = spacing(point, jump);
             double around = Math.max(spacing(point, jump - 1), jump < to ? spacing(point, jump + 1) : 0);
             if (jump - 1 > from && largest >= JUMP_SHARE * point.length(from, to) && largest > JUMP_TIMES * around) {
-                return breakdown(
-                        jump - 1, String.format(Locale.ROOT, "before the largest spacing: %.0f px", largest), point);
+                return breakdown(jump - 1, CoreWords.MOTION.of("before-the-largest-spacing", whole(largest)), point);
             }
-            return breakdown(middle, "half way between the keys", point);
+            return breakdown(middle, CoreWords.MOTION.of("half-way-between-the-keys"), point);
         }
 
         private static double spacing(MovingPoint point, int frame) {
@@ -292,7 +289,7 @@ public record Study(
 
         private SpanAdvice span(int from, int to) {
             if (isHeld(from, to)) {
-                return new SpanAdvice(from, to, to - from, "nothing moves: a hold");
+                return new SpanAdvice(from, to, to - from, CoreWords.MOTION.of("nothing-moves-a-hold"));
             }
             double limit = settings.limitPercent() / 100 * settings.heightPx();
             for (int every = LONGEST_EVERY; every > 1; every--) {
@@ -304,22 +301,18 @@ public record Study(
                             from,
                             to,
                             every,
-                            words("largest spacing over " + every + " frames", jump, allowed, "within"));
+                            CoreWords.MOTION.of("largest-spacing-within", against(every, jump, allowed)));
                 }
             }
             return new SpanAdvice(
-                    from, to, 1, words("largest spacing over 2 frames", largestJump(from, to, 2), limit, "above"));
+                    from,
+                    to,
+                    1,
+                    CoreWords.MOTION.of("largest-spacing-above", against(2, largestJump(from, to, 2), limit)));
         }
 
-        private String words(String what, double px, double limit, String side) {
-            return String.format(
-                    Locale.ROOT,
-                    "%s: %.0f px, %.1f %% of the height, %s %.1f %%",
-                    what,
-                    px,
-                    settings.percent(px),
-                    side,
-                    settings.percent(limit));
+        private Object[] against(int every, double px, double limit) {
+            return new Object[] {every, whole(px), tenths(settings.percent(px)), tenths(settings.percent(limit))};
         }
 
         private List<MovingPoint> points() {
@@ -345,7 +338,7 @@ public record Study(
                     out.add(new MotionProposal(
                             frame,
                             MotionProposal.Kind.CONTACT,
-                            String.format(Locale.ROOT, "comes down and stays, at height %.0f px", point.y(frame)),
+                            CoreWords.MOTION.of("comes-down-and-stays", whole(point.y(frame))),
                             List.of(point.name())));
                 }
             }
@@ -363,17 +356,21 @@ public record Study(
                         out.add(new MotionProposal(
                                 frame,
                                 MotionProposal.Kind.SMEAR,
-                                String.format(
-                                        Locale.ROOT,
-                                        "largest spacing: %.0f px, %.0f %% of the height",
-                                        px,
-                                        settings.percent(px)),
+                                CoreWords.MOTION.of("largest-spacing", whole(px), whole(settings.percent(px))),
                                 List.of(point.name())));
                     }
                 }
             }
             out.sort(Comparator.comparingInt(MotionProposal::frame));
             return out;
+        }
+
+        private static String whole(double value) {
+            return String.format(Locale.ROOT, "%.0f", value);
+        }
+
+        private static String tenths(double value) {
+            return String.format(Locale.ROOT, "%.1f", value);
         }
     }
 }

@@ -3,6 +3,7 @@ package chalktrace.core.motion;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSource;
 import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -17,11 +18,11 @@ import java.util.concurrent.CancellationException;
  */
 public final class Tracking {
 
-    public static final String CUT = "there is a cut";
-    public static final String UNREADABLE = "the picture can't be read";
-    public static final String OUTSIDE = "it lies outside the picture";
-    public static final String EVEN = "there is nothing to follow: the picture is even there";
-    public static final String ALONG_EDGE = "it lies along one edge, and can't be told from its neighbours on it";
+    public static final String CUT = CoreWords.MOTION.of("there-is-a-cut");
+    public static final String UNREADABLE = CoreWords.MOTION.of("the-picture-cant-be-read");
+    public static final String OUTSIDE = CoreWords.MOTION.of("it-lies-outside-the-picture");
+    public static final String EVEN = CoreWords.MOTION.of("there-is-nothing-to-follow-the");
+    public static final String ALONG_EDGE = CoreWords.MOTION.of("it-lies-along-one-edge-and");
 
     /** How many pictures are held while going back, within the memory given. */
     private static final int MOST_HELD = 64;

@@ -1,6 +1,7 @@
 package chalktrace.core.space;
 
 import chalktrace.core.motion.TrackPath;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -9,8 +10,8 @@ import java.util.function.IntFunction;
 /** The exact path of a point that was touched on a model: computed, not looked for. */
 public final class ModelTrack {
 
-    public static final String BEHIND = "the model itself hides it";
-    public static final String NOTHING = "there is nothing of the model";
+    public static final String BEHIND = CoreWords.MOTION.of("the-model-itself-hides-it");
+    public static final String NOTHING = CoreWords.MOTION.of("there-is-nothing-of-the-model");
 
     private ModelTrack() {}
 
@@ -42,7 +43,8 @@ public final class ModelTrack {
                                 : new TrackPath.Place(
                                         n, seen.get().x(), seen.get().y(), 1, 0, 1, TrackPath.Origin.FOLLOWED));
             } else if (seenBefore && seen.isPresent()) {
-                lost.add(new TrackPath.Lost(n, seen.get().hidden() ? BEHIND : "it left the picture"));
+                lost.add(new TrackPath.Lost(
+                        n, seen.get().hidden() ? BEHIND : CoreWords.MOTION.of("it-left-the-picture")));
             }
             seenBefore = visible;
         }

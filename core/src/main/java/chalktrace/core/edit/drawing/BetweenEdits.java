@@ -13,6 +13,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeSelection;
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
@@ -143,8 +144,8 @@ public final class BetweenEdits {
             Optional<DoubleFunction<Point2D>> arc) {
         List<Integer> frames = new ArrayList<>();
         if (chart.ticks().size() != frames(first, second, every)) {
-            throw new IllegalArgumentException("The chart has " + chart.ticks().size() + " ticks for "
-                    + frames(first, second, every) + " in-betweens: nothing was drawn.");
+            throw new IllegalArgumentException(
+                    CoreWords.EDIT.of("the-chart-has-ticks", chart.ticks().size(), frames(first, second, every)));
         }
         for (int frame = first.start() + Math.max(1, every); frame < second.start(); frame += Math.max(1, every)) {
             frames.add(frame);
@@ -153,7 +154,7 @@ public final class BetweenEdits {
                 .limit(frames.size())
                 .map(tick -> between.at(tick, arc.map(a -> a.apply(tick))))
                 .toList();
-        return new Edit("draw " + frames.size() + " in-betweens", shot -> {
+        return new Edit(CoreWords.EDIT.count("draw-in-betweens", frames.size()), shot -> {
             Level lines = shot.level(levelId).orElse(null);
             if (lines == null || shot.isLocked(lines) || lines.style().held()) {
                 return shot;

@@ -16,6 +16,7 @@ import chalktrace.core.stroke.StrokeCrossings;
 import chalktrace.core.stroke.StrokeCut;
 import chalktrace.core.stroke.StrokeHit;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 import java.util.IdentityHashMap;
@@ -60,7 +61,7 @@ public final class DrawingEdits {
                         })
                         .reduce((behind, front) -> front))
                 .map(fill -> change(
-                        "take paint off",
+                        CoreWords.EDIT.of("take-paint-off"),
                         levelId,
                         frame,
                         drawing -> drawing.withFills(drawing.fills().stream()
@@ -85,7 +86,7 @@ public final class DrawingEdits {
             return cut.isEmpty()
                     ? Optional.empty()
                     : Optional.of(change(
-                            "dust off",
+                            CoreWords.EDIT.of("dust-off"),
                             levelId,
                             frame,
                             drawing -> drawing.replacing(List.copyOf(cut.keySet()), cut::get)));
@@ -105,7 +106,7 @@ public final class DrawingEdits {
             List<Stroke> left = StrokeCrossings.withoutPieceAt(
                     front, place.getX(), place.getY(), shown.drawing().strokes());
             return change(
-                    "dust off to the next crossing",
+                    CoreWords.EDIT.of("dust-off-to-the-next-crossing"),
                     levelId,
                     frame,
                     drawing -> drawing.replacing(List.of(front), stroke -> left));
@@ -139,7 +140,7 @@ public final class DrawingEdits {
     /** Takes strokes off the drawing that shows on a frame. */
     public static Edit erase(String levelId, int frame, List<Stroke> strokes) {
         return change(
-                strokes.size() == 1 ? "dust a stroke off" : "dust " + strokes.size() + " strokes off",
+                CoreWords.EDIT.count("dust-strokes-off", strokes.size()),
                 levelId,
                 frame,
                 drawing -> drawing.without(strokes));
@@ -147,7 +148,7 @@ public final class DrawingEdits {
 
     /** Holds the showing at a frame longer (or shorter, with a negative count); what follows moves along. */
     public static Edit hold(String levelId, int frame, int byFrames) {
-        return new Edit(byFrames > 0 ? "hold longer" : "hold shorter", shot -> {
+        return new Edit(byFrames > 0 ? CoreWords.EDIT.of("hold-longer") : CoreWords.EDIT.of("hold-shorter"), shot -> {
             Shot out = shot;
             for (String id : shot.retimedWith(levelId)) {
                 Level level = shot.level(id).orElse(null);
@@ -171,7 +172,7 @@ public final class DrawingEdits {
 
     /** Ends the showing that starts at {@code start} before {@code newEnd}, over what follows. */
     public static Edit trim(String levelId, int start, int newEnd) {
-        return new Edit("trim a drawing's hold", shot -> {
+        return new Edit(CoreWords.EDIT.of("trim-a-drawings-hold"), shot -> {
             int end = shot.level(levelId)
                     .flatMap(level -> level.exposures().at(start))
                     .map(Exposure::end)
@@ -190,7 +191,7 @@ public final class DrawingEdits {
     /** Moves a showing to another first frame, over what is there. */
     public static Edit moveShowing(String levelId, int start, int newStart) {
         return timing(
-                "move a drawing",
+                CoreWords.EDIT.of("move-a-drawing"),
                 levelId,
                 exposures -> exposures
                         .at(start)
@@ -205,7 +206,7 @@ public final class DrawingEdits {
 
     /** Takes the showing at a frame away; the drawing stays in its level. */
     public static Edit clearShowing(String levelId, int frame) {
-        return timing("take a drawing off its frames", levelId, exposures -> exposures
+        return timing(CoreWords.EDIT.of("take-a-drawing-off-its-frames"), levelId, exposures -> exposures
                 .at(frame)
                 .map(run -> exposures.cleared(run.range()))
                 .orElse(exposures));
@@ -214,7 +215,7 @@ public final class DrawingEdits {
     /** Shows nothing, on purpose, on a range of frames. */
     public static Edit blank(String levelId, FrameRange frames) {
         return timing(
-                "blank",
+                CoreWords.EDIT.of("blank"),
                 levelId,
                 exposures -> exposures.with(Exposure.of(frames.start(), frames.frames(), Exposure.BLANK)));
     }

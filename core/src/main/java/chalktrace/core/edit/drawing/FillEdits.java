@@ -16,6 +16,7 @@ import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.AffineTransform;
 import java.util.ArrayList;
 import java.util.List;
@@ -87,7 +88,7 @@ public final class FillEdits {
 
     /** Paints an area, given as it looks on the picture, onto the paint drawing of the lines that show on a frame. */
     public static Edit paint(String lineLevel, int frame, String chalk, Contours area) {
-        return new Edit("paint", shot -> painted(shot, lineLevel, frame, new Fill(chalk, area)));
+        return new Edit(CoreWords.EDIT.of("paint"), shot -> painted(shot, lineLevel, frame, new Fill(chalk, area)));
     }
 
     /**
@@ -140,7 +141,7 @@ public final class FillEdits {
             before = found.get().pixels();
             done = lines.get().number();
         }
-        Edit all = new Edit("paint " + steps.size() + " drawings", start -> {
+        Edit all = new Edit(CoreWords.EDIT.count("paint-drawings", steps.size()), start -> {
             Shot out = start;
             for (Edit step : steps) {
                 out = step.change().apply(out);
@@ -207,7 +208,7 @@ public final class FillEdits {
         int at = levels.indexOf(lines);
         levels.add(
                 at + 1,
-                Level.empty(shot.newId("level"), lines.name() + " paint")
+                Level.empty(shot.newId("level"), CoreWords.EDIT.of("paint-level-name", lines.name()))
                         .withStyle(LevelStyle.ROUGH.painting(lines.id())));
         return shot.withLevels(levels);
     }

@@ -11,6 +11,7 @@ import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
 import java.util.List;
@@ -87,21 +88,21 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
     /** The edit that puts a stroke, given as it looks on the picture, onto its drawing. */
     public Edit draw(Stroke stroke) {
         return add(
-                kind == Kind.NEW_DRAWING ? "draw drawing " + drawing : "draw",
+                kind == Kind.NEW_DRAWING ? CoreWords.EDIT.of("draw-drawing", drawing) : CoreWords.EDIT.of("draw"),
                 (to, inDrawing) -> to.plus(stroke.withCurve(stroke.curve().transformed(inDrawing))));
     }
 
     /** The edit that puts a painted area, given as it looks on the picture, onto its drawing. */
     public Edit paint(Fill fill) {
         return add(
-                "paint",
+                CoreWords.EDIT.of("paint"),
                 (to, inDrawing) -> to.plus(new Fill(fill.chalk(), fill.area().transformed(inDrawing))));
     }
 
     /** The edit that puts items, given as they look on the picture, in front of all that its drawing holds. */
     public Edit put(List<DrawingItem> items) {
         return add(
-                "put there",
+                CoreWords.EDIT.of("put-there"),
                 (to, inDrawing) -> to.plus(
                         items.stream().map(item -> item.transformed(inDrawing)).toList()));
     }
@@ -113,7 +114,7 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
     /** The edit that makes the new drawing without a stroke yet; on a drawing that shows it does nothing. */
     public Edit make() {
         return new Edit(
-                "new drawing " + drawing,
+                CoreWords.EDIT.of("new-drawing", drawing),
                 shot -> kind == Kind.NEW_DRAWING
                         ? shot.withLevel(level, l -> exposeNew(l, Drawing.empty(drawing)))
                         : shot);

@@ -16,6 +16,7 @@ import chalktrace.core.shot.Speaker;
 import chalktrace.core.shot.Speech;
 import chalktrace.core.speech.MouthDrawings;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
@@ -55,7 +56,7 @@ public final class MouthLevels {
      * were only painted over the picture are hidden. Where there is a mouth level already, it shows the mouths again.
      */
     public static Edit make(MouthPlace place) {
-        return new Edit("make a mouth level", shot -> {
+        return new Edit(CoreWords.EDIT.of("make-a-mouth-level"), shot -> {
             if (find(shot).isPresent()) {
                 return show(shot, MouthChart.Side.FRONT);
             }
@@ -83,7 +84,7 @@ public final class MouthLevels {
     }
 
     private static String name(Speaker speaker) {
-        return speaker.name().isEmpty() ? "mouths" : "mouths of " + speaker.name();
+        return speaker.name().isEmpty() ? CoreWords.EDIT.of("mouths") : CoreWords.EDIT.of("mouths-of", speaker.name());
     }
 
     /** Works on the mouths of another speaker; those of the one before stay as they are, with their level. */
@@ -193,7 +194,7 @@ public final class MouthLevels {
         if (level.isEmpty() || ids.equals(before)) {
             return changed;
         }
-        Shot without = changed.withLevel(level.get().id(), l -> l.withName(l.name() + ", before")
+        Shot without = changed.withLevel(level.get().id(), l -> l.withName(CoreWords.EDIT.of("level-before", l.name()))
                 .withVisible(false)
                 .withStyle(l.style().withRole(LevelStyle.Role.LINE)));
         return speech.place().map(place -> make(place).change().apply(without)).orElse(without);
@@ -246,7 +247,7 @@ public final class MouthLevels {
 
     /** Shows the mouths of a span from another side. */
     public static Edit turn(FrameRange frames, MouthChart.Side side) {
-        return new Edit("mouths from another side", shot -> {
+        return new Edit(CoreWords.EDIT.of("mouths-from-another-side"), shot -> {
             Optional<Level> level = find(shot);
             if (level.isEmpty()) {
                 return shot;
@@ -272,7 +273,7 @@ public final class MouthLevels {
      * @param way the placement of each frame, from 0
      */
     public static Edit follow(List<Placement> way) {
-        return new Edit("mouths follow", shot -> {
+        return new Edit(CoreWords.EDIT.of("mouths-follow"), shot -> {
             Optional<Level> level = find(shot);
             if (level.isEmpty()) {
                 return shot;
@@ -295,7 +296,7 @@ public final class MouthLevels {
      * @param change moved, and scaled and turned about the picture's middle
      */
     public static Edit place(FrameRange frames, Placement change) {
-        return new Edit("place the mouths", shot -> find(shot)
+        return new Edit(CoreWords.EDIT.of("place-the-mouths"), shot -> find(shot)
                 .map(level -> placed(shot, level, frames, change))
                 .or(() -> shot.mouthPlace().map(place -> shot.withMouthPlace(placed(shot, place, change))))
                 .orElse(shot));

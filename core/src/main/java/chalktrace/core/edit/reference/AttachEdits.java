@@ -13,6 +13,7 @@ import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Ride;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -35,7 +36,7 @@ public final class AttachEdits {
      */
     public static Edit drawing(
             String trackId, String levelId, int frame, boolean turning, NavigableMap<Integer, Placement> moves) {
-        return new Edit("attach a drawing", shot -> shot.level(levelId)
+        return new Edit(CoreWords.EDIT.of("attach-a-drawing"), shot -> shot.level(levelId)
                 .flatMap(level -> level.exposures().at(frame))
                 .map(shown -> attach(shot, trackId, new Attached(levelId, shown.drawing(), frame, turning), moves))
                 .orElse(shot));
@@ -45,7 +46,7 @@ public final class AttachEdits {
     public static Edit level(
             String trackId, String levelId, int frame, boolean turning, NavigableMap<Integer, Placement> moves) {
         return new Edit(
-                "attach a level",
+                CoreWords.EDIT.of("attach-a-level"),
                 shot -> attach(shot, trackId, new Attached(levelId, Attached.ALL, frame, turning), moves));
     }
 
@@ -60,7 +61,7 @@ public final class AttachEdits {
             boolean turning,
             NavigableMap<Integer, Placement> moves,
             int frame) {
-        return new Edit("attach what is selected", shot -> {
+        return new Edit(CoreWords.EDIT.of("attach-what-is-selected"), shot -> {
             FrameRange known = new FrameRange(
                     Math.max(0, moves.firstKey()), Math.min(shot.setup().length(), moves.lastKey() + 1));
             Level made = Level.empty(shot.newId("level"), name)
@@ -80,7 +81,7 @@ public final class AttachEdits {
     /** Lets what is attached stay where it is, whatever becomes of the point. */
     public static Edit detach(String trackId, Attached held) {
         return TrackEdits.change(
-                "detach a drawing",
+                CoreWords.EDIT.of("detach-a-drawing"),
                 trackId,
                 track -> track.withAttached(track.attached().stream()
                         .filter(other -> !other.equals(held))

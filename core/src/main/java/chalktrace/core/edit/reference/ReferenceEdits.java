@@ -6,6 +6,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.StillView;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -19,7 +20,7 @@ public final class ReferenceEdits {
 
     /** Takes footage in, in front of the footage that is there and under the drawings, with its own sound if any. */
     public static Edit takeIn(Footage footage, List<SoundClip> itsSound) {
-        return new Edit("import " + footage.name(), shot -> {
+        return new Edit(CoreWords.EDIT.of("import", footage.name()), shot -> {
             List<Footage> all = new ArrayList<>(shot.footage());
             all.add(0, footage);
             return withSounds(shot.withFootage(all), itsSound);
@@ -27,7 +28,7 @@ public final class ReferenceEdits {
     }
 
     public static Edit takeIn(SoundClip sound) {
-        return new Edit("import " + sound.name(), shot -> withSounds(shot, List.of(sound)));
+        return new Edit(CoreWords.EDIT.of("import", sound.name()), shot -> withSounds(shot, List.of(sound)));
     }
 
     public static Edit change(String name, String footageId, UnaryOperator<Footage> change) {
@@ -44,7 +45,7 @@ public final class ReferenceEdits {
      * @param along the ids of the words and cues that are in that sound
      */
     public static Edit moveTo(String footageId, int startFrame, Set<String> along) {
-        return new Edit("move footage", shot -> shot.footage(footageId)
+        return new Edit(CoreWords.EDIT.of("move-footage"), shot -> shot.footage(footageId)
                 .map(clip -> moved(shot, clip, startFrame - clip.conform().startFrame(), along))
                 .orElse(shot));
     }
@@ -67,7 +68,7 @@ public final class ReferenceEdits {
 
     /** Lets a sound go its own way, apart from the footage that it came with. */
     public static Edit detach(String soundId) {
-        return changeSound("detach a sound", soundId, sound -> sound.withFootage(""));
+        return changeSound(CoreWords.EDIT.of("detach-a-sound"), soundId, sound -> sound.withFootage(""));
     }
 
     /** Puts another file in the place of one, for all footage and sound that comes from it; all else stays. */
@@ -77,7 +78,7 @@ public final class ReferenceEdits {
 
     /** Puts other files in the place of some, by their paths. */
     public static Edit relink(Map<String, String> foundByLost) {
-        return new Edit("put another file in place", shot -> shot.withFootage(shot.footage().stream()
+        return new Edit(CoreWords.EDIT.of("put-another-file-in-place"), shot -> shot.withFootage(shot.footage().stream()
                         .map(clip -> clip.withFile(foundByLost.getOrDefault(clip.file(), clip.file())))
                         .toList())
                 .withSounds(shot.sounds().stream()
@@ -87,7 +88,7 @@ public final class ReferenceEdits {
 
     /** Takes a reference, with its own sound and what others borrow of it, out of the shot; its file stays where it is. */
     public static Edit remove(String id) {
-        return new Edit("take a reference out", shot -> shot.withFootage(shot.footage().stream()
+        return new Edit(CoreWords.EDIT.of("take-a-reference-out"), shot -> shot.withFootage(shot.footage().stream()
                         .filter(clip -> !clip.id().equals(id))
                         .map(clip -> clip.borrowsFrom(id) ? clip.staged(use -> use.withMotion("")) : clip)
                         .toList())

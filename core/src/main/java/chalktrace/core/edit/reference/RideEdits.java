@@ -4,6 +4,7 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.motion.Track;
 import chalktrace.core.shot.Ride;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -18,7 +19,7 @@ public final class RideEdits {
 
     /** In place of the ride that the same reference or guide had. */
     public static Edit attach(Ride ride) {
-        return new Edit("attach to a point", shot -> {
+        return new Edit(CoreWords.EDIT.of("attach-to-a-point"), shot -> {
             List<Ride> rides = new ArrayList<>(without(shot, ride.rider()));
             rides.add(ride);
             return lyingAsOn(shot, ride.rider(), ride.frame()).withRides(rides);
@@ -27,8 +28,8 @@ public final class RideEdits {
 
     /** Lets a reference or a guide stay on all frames where it is on one. */
     public static Edit detach(String rider, int frame) {
-        return new Edit(
-                "detach from a point", shot -> lyingAsOn(shot, rider, frame).withRides(without(shot, rider)));
+        return new Edit(CoreWords.EDIT.of("detach-from-a-point"), shot -> lyingAsOn(shot, rider, frame)
+                .withRides(without(shot, rider)));
     }
 
     private static List<Ride> without(Shot shot, String rider) {

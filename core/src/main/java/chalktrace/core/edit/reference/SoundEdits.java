@@ -5,6 +5,7 @@ import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Word;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -20,7 +21,7 @@ public final class SoundEdits {
      * @param seconds from the shot's first frame
      */
     public static Edit split(String soundId, double seconds, double fileSeconds) {
-        return new Edit("split a sound", shot -> {
+        return new Edit(CoreWords.EDIT.of("split-a-sound"), shot -> {
             List<SoundClip> out = new ArrayList<>();
             for (SoundClip clip : shot.sounds()) {
                 if (!clip.id().equals(soundId) || seconds <= clip.heardFrom() || seconds >= clip.heardTo(fileSeconds)) {

@@ -2,6 +2,7 @@ package chalktrace.core.edit.reference;
 
 import chalktrace.core.edit.Edit;
 import chalktrace.core.motion.Track;
+import chalktrace.core.words.CoreWords;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -13,7 +14,7 @@ public final class TrackEdits {
 
     public static Edit add(List<Track> added) {
         return new Edit(
-                added.size() == 1 ? "track a point" : "track points",
+                CoreWords.EDIT.count("track-points", added.size()),
                 shot -> shot.withTracks(
                         Stream.concat(shot.tracks().stream(), added.stream()).toList()));
     }
@@ -29,7 +30,7 @@ public final class TrackEdits {
 
     public static Edit remove(String id) {
         return new Edit(
-                "remove a tracked point",
+                CoreWords.EDIT.of("remove-a-tracked-point"),
                 shot -> shot.withTracks(shot.tracks().stream()
                         .filter(track -> !track.id().equals(id))
                         .map(track -> track.partner().equals(id) ? track.withPartner("") : track)

@@ -4,6 +4,7 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -47,7 +48,7 @@ public final class ImportEdits {
 
     /** Puts what was settled on the drawing where strokes land, as one step. */
     public static Edit take(StrokeLanding landing, DrawingPiece piece, List<Chalk> described) {
-        return new Edit("import drawing", shot -> {
+        return new Edit(CoreWords.EDIT.of("import-drawing"), shot -> {
             Settled settled = settle(shot, piece, described);
             return PickEdits.paste(landing, settled.piece()).change().apply(settled.shot());
         });

@@ -16,6 +16,7 @@ import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeSelection;
 import chalktrace.core.stroke.Warp;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Point2D;
@@ -71,7 +72,7 @@ public final class PickEdits {
 
     /** Bends by a change of places on the picture. */
     public static Edit bend(Pick pick, Warp onPicture) {
-        return change("bend", pick, (shot, drawing) -> {
+        return change(CoreWords.EDIT.of("bend"), pick, (shot, drawing) -> {
             AffineTransform toShot = pick.toShot(shot);
             AffineTransform toDrawing = StrokeLanding.toDrawing(shot, pick.placement());
             return mapped(
@@ -88,7 +89,7 @@ public final class PickEdits {
     }
 
     public static Edit remove(Pick pick) {
-        return change("delete selection", pick, (shot, drawing) -> drawing.withStrokes(
+        return change(CoreWords.EDIT.of("delete-selection"), pick, (shot, drawing) -> drawing.withStrokes(
                         kept(drawing.strokes(), pick.strokes()))
                 .withFills(kept(drawing.fills(), pick.fills()))
                 .withPictures(kept(drawing.pictures(), pick.pictures())));
@@ -97,7 +98,7 @@ public final class PickEdits {
     /** Gives picked strokes to a named part of the figure; an empty name takes them out of any. */
     public static Edit name(Pick pick, String part) {
         return change(
-                "name a part",
+                CoreWords.EDIT.of("name-a-part"),
                 pick,
                 (shot, drawing) ->
                         mapped(drawing, pick, stroke -> stroke.withPart(part), fill -> fill, picture -> picture));
@@ -105,7 +106,7 @@ public final class PickEdits {
 
     /** Puts another curve in the place of a picked stroke's, given as it looks on the picture. */
     public static Edit reshape(Pick pick, int stroke, Curve onPicture) {
-        return change("move a point", pick, (shot, drawing) -> {
+        return change(CoreWords.EDIT.of("move-a-point"), pick, (shot, drawing) -> {
             Curve inDrawing = onPicture.transformed(StrokeLanding.toDrawing(shot, pick.placement()));
             return drawing.withStrokes(mapped(drawing.strokes(), Set.of(stroke), s -> s.withCurve(inDrawing)));
         });
@@ -114,7 +115,7 @@ public final class PickEdits {
     /** Draws what is picked with another chalk. */
     public static Edit rechalk(Pick pick, String chalk) {
         return change(
-                "change the chalk of the selection",
+                CoreWords.EDIT.of("change-the-chalk-of-the-selection"),
                 pick,
                 (shot, drawing) -> mapped(
                         drawing,
@@ -126,15 +127,18 @@ public final class PickEdits {
 
     /** Brings strokes in front of all others of their drawing, or behind them. */
     public static Edit reorder(Pick pick, boolean toFront) {
-        return change(toFront ? "bring to the front" : "put behind", pick, (shot, drawing) -> {
-            List<Stroke> chosen = pick.strokes().stream()
-                    .sorted()
-                    .map(i -> drawing.strokes().get(i))
-                    .toList();
-            List<Stroke> out = new ArrayList<>(kept(drawing.strokes(), pick.strokes()));
-            out.addAll(toFront ? out.size() : 0, chosen);
-            return drawing.withStrokes(out);
-        });
+        return change(
+                toFront ? CoreWords.EDIT.of("bring-to-the-front") : CoreWords.EDIT.of("put-behind"),
+                pick,
+                (shot, drawing) -> {
+                    List<Stroke> chosen = pick.strokes().stream()
+                            .sorted()
+                            .map(i -> drawing.strokes().get(i))
+                            .toList();
+                    List<Stroke> out = new ArrayList<>(kept(drawing.strokes(), pick.strokes()));
+                    out.addAll(toFront ? out.size() : 0, chosen);
+                    return drawing.withStrokes(out);
+                });
     }
 
     /** Where strokes are after {@link #reorder}. */
@@ -153,7 +157,8 @@ public final class PickEdits {
     /** Puts a piece onto the drawing where strokes land now, in its place on the picture. */
     public static Edit paste(StrokeLanding landing, DrawingPiece piece) {
         return new Edit(
-                "paste", shot -> onto(shot, landing).put(piece.items()).change().apply(shot));
+                CoreWords.EDIT.of("paste"),
+                shot -> onto(shot, landing).put(piece.items()).change().apply(shot));
     }
 
     /** What a paste has put there, in the shot after it. */
@@ -179,7 +184,7 @@ public final class PickEdits {
      */
     public static Edit pasteOnSpan(String levelId, FrameRange frames, DrawingPiece piece) {
         return new Edit(
-                "paste on " + frames.frames() + " frames",
+                CoreWords.EDIT.count("paste-on-frames", frames.frames()),
                 shot -> shot.withLevel(levelId, level -> {
                     if (shot.isLocked(level)) {
                         return level;

@@ -9,6 +9,7 @@ import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Warp;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.util.HashSet;
@@ -31,7 +32,7 @@ public final class SpanEdits {
      * outside the span show it too.
      */
     public static Edit movePart(Pick pick, FrameRange frames, SpanMove move) {
-        return new Edit("move a part on " + frames.frames() + " frames", shot -> {
+        return new Edit(CoreWords.EDIT.count("move-a-part-on-frames", frames.frames()), shot -> {
             Set<Integer> done = new HashSet<>();
             Shot out = shot;
             for (int frame = frames.start(); frame < frames.end(); frame++) {
@@ -39,7 +40,7 @@ public final class SpanEdits {
                 if (there.isPresent() && done.add(there.get().drawing())) {
                     Rectangle2D box = there.get().bounds(shot);
                     out = PickEdits.transform(
-                                    "move a part",
+                                    CoreWords.EDIT.of("move-a-part"),
                                     there.get(),
                                     move.transformAt(frame, box.getCenterX(), box.getCenterY()))
                             .change()
@@ -67,7 +68,7 @@ public final class SpanEdits {
      */
     public static Edit placeShowings(String levelId, FrameRange frames, SpanMove move, double aboutX, double aboutY) {
         return new Edit(
-                "place on " + frames.frames() + " frames",
+                CoreWords.EDIT.count("place-on-frames", frames.frames()),
                 shot -> shot.withLevel(levelId, level -> {
                     if (shot.isLocked(level) || level.style().held()) {
                         return level;
@@ -91,7 +92,7 @@ public final class SpanEdits {
      * @param overshoot 0 for none to 1 for much
      */
     public static Edit followThrough(Pick pick, FrameRange frames, double delayFrames, double overshoot) {
-        return new Edit("follow through on " + frames.frames() + " frames", shot -> {
+        return new Edit(CoreWords.EDIT.count("follow-through-on-frames", frames.frames()), shot -> {
             double[] rootX = new double[frames.frames()];
             double[] rootY = new double[frames.frames()];
             for (int i = 0; i < rootX.length; i++) {
@@ -161,7 +162,7 @@ public final class SpanEdits {
 
     /** Moves all that a group's levels show, on all frames. */
     public static Edit moveGroup(String groupId, double right, double down) {
-        return new Edit("move a group", shot -> {
+        return new Edit(CoreWords.EDIT.of("move-a-group"), shot -> {
             Shot out = shot;
             for (Level level : shot.levels()) {
                 boolean inGroup = shot.groupOf(level.id())

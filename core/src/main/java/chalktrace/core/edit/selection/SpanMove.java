@@ -1,5 +1,6 @@
 package chalktrace.core.edit.selection;
 
+import chalktrace.core.words.CoreWords;
 import java.awt.geom.AffineTransform;
 import java.util.Map;
 import java.util.TreeMap;
@@ -20,8 +21,7 @@ public final class SpanMove {
             if (!Double.isFinite(right + down + degrees)
                     || !(scale > 0 && scale <= 100)
                     || !(opacity >= 0 && opacity <= 1)) {
-                throw new IllegalArgumentException(
-                        "A move has finite numbers, a size above 0 % and an opacity of 0 to 100 %.");
+                throw new IllegalArgumentException(CoreWords.EDIT.of("a-move-has-finite-numbers-a"));
             }
         }
     }
@@ -32,7 +32,7 @@ public final class SpanMove {
     /** @throws IllegalArgumentException when there is no key */
     public SpanMove(Map<Integer, Key> keys, Ease ease) {
         if (keys.isEmpty()) {
-            throw new IllegalArgumentException("A move has at least one key.");
+            throw new IllegalArgumentException(CoreWords.EDIT.of("a-move-has-at-least-one"));
         }
         this.keys = new TreeMap<>(keys);
         this.ease = ease;

@@ -8,6 +8,7 @@ import chalktrace.core.sound.Loudness;
 import chalktrace.core.speech.AlignedWord;
 import chalktrace.core.speech.Alignment;
 import chalktrace.core.speech.ScriptText;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -73,7 +74,7 @@ public final class AlignEdits {
      * @param words as {@link #words} gives them
      */
     public static Edit place(List<Word> words, double fromSeconds, double toSeconds) {
-        return new Edit("align the script", shot -> {
+        return new Edit(CoreWords.EDIT.of("align-the-script"), shot -> {
             List<Word> out = new ArrayList<>();
             for (Word word : shot.words()) {
                 boolean inside = word.endSeconds() > fromSeconds && word.startSeconds() < toSeconds;

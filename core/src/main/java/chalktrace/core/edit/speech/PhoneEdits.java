@@ -3,6 +3,7 @@ package chalktrace.core.edit.speech;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Word;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -20,7 +21,7 @@ public final class PhoneEdits {
      * @param bySeconds as far as both phones keep some time
      */
     public static Edit moveStart(String wordId, int index, double bySeconds) {
-        return SpeechEdits.changeWord("move a phoneme's start", wordId, word -> {
+        return SpeechEdits.changeWord(CoreWords.EDIT.of("move-a-phonemes-start"), wordId, word -> {
             List<Phone> phones = new ArrayList<>(word.phones());
             Phone before = phones.get(index - 1);
             Phone after = phones.get(index);
@@ -40,7 +41,7 @@ public final class PhoneEdits {
      */
     public static Edit type(String wordId, int index, List<String> symbols) {
         return SpeechEdits.changeWord(
-                symbols.isEmpty() ? "remove a phoneme" : "type a phoneme",
+                symbols.isEmpty() ? CoreWords.EDIT.of("remove-a-phoneme") : CoreWords.EDIT.of("type-a-phoneme"),
                 wordId,
                 word -> symbols.isEmpty() ? without(word, index) : typed(word, index, symbols));
     }

@@ -13,6 +13,7 @@ import chalktrace.core.speech.PhoneMouths;
 import chalktrace.core.speech.Pronunciations;
 import chalktrace.core.speech.SpelledPhones;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,7 +28,7 @@ public final class SpeechEdits {
 
     /** Puts a word onto the ruler; the words around it give way so that no two overlap. */
     public static Edit addWord(Word word) {
-        return new Edit("add the word \"" + word.text() + "\"", shot -> {
+        return new Edit(CoreWords.EDIT.of("add-the-word", word.text()), shot -> {
             List<Word> words = new ArrayList<>(shot.words());
             words.add(word);
             return settled(shot, words, word.id());
@@ -48,7 +49,7 @@ public final class SpeechEdits {
 
     public static Edit removeWord(String wordId) {
         return new Edit(
-                "remove a word",
+                CoreWords.EDIT.of("remove-a-word"),
                 shot -> settled(
                         shot,
                         shot.words().stream()
@@ -59,7 +60,7 @@ public final class SpeechEdits {
 
     /** Shows one mouth on a range of frames, whatever the words say. */
     public static Edit setMouth(FrameRange frames, String shape) {
-        return new Edit("set a mouth", shot -> {
+        return new Edit(CoreWords.EDIT.of("set-a-mouth"), shot -> {
             List<MouthSpan> spans =
                     new ArrayList<>(cut(MouthLevels.adopted(shot).mouths(), frames));
             spans.add(new MouthSpan(frames, shape, true));
@@ -69,12 +70,12 @@ public final class SpeechEdits {
 
     /** Says where on the picture the mouths are drawn, and whether they show. */
     public static Edit placeMouths(MouthPlace place) {
-        return new Edit("place the mouths", shot -> shot.withMouthPlace(place));
+        return new Edit(CoreWords.EDIT.of("place-the-mouths"), shot -> shot.withMouthPlace(place));
     }
 
     /** Gives the mouths of a range of frames back to the words. */
     public static Edit releaseMouths(FrameRange frames) {
-        return new Edit("reset mouths to dialogue", shot -> {
+        return new Edit(CoreWords.EDIT.of("reset-mouths-to-dialogue"), shot -> {
             Shot freed = MouthLevels.shown(
                     shot.withMouths(cut(MouthLevels.adopted(shot).mouths(), frames)));
             return withMouthsOf(freed, shot.words());
@@ -163,21 +164,23 @@ public final class SpeechEdits {
      * @param name as it stands in the script; empty for everybody
      */
     public static Edit speaker(String name) {
-        return new Edit("mouths of " + (name.isEmpty() ? "everybody" : name), shot -> {
-            Speech speech = shot.speech();
-            Speaker now = speech.speaker();
-            if (now.name().equals(name)) {
-                return shot;
-            }
-            Optional<Speaker> known = speech.others().stream()
-                    .filter(other -> other.name().equals(name))
-                    .findFirst();
-            boolean renamed = known.isEmpty() && (now.name().isEmpty() || name.isEmpty());
-            return mouthsAnew(
-                    renamed
-                            ? shot.withSpeech(speech.withSpeaker(now.withName(name)))
-                            : MouthLevels.turnedTo(shot, known.orElseGet(() -> now.another(name))));
-        });
+        return new Edit(
+                name.isEmpty() ? CoreWords.EDIT.of("mouths-of-everybody") : CoreWords.EDIT.of("mouths-of", name),
+                shot -> {
+                    Speech speech = shot.speech();
+                    Speaker now = speech.speaker();
+                    if (now.name().equals(name)) {
+                        return shot;
+                    }
+                    Optional<Speaker> known = speech.others().stream()
+                            .filter(other -> other.name().equals(name))
+                            .findFirst();
+                    boolean renamed = known.isEmpty() && (now.name().isEmpty() || name.isEmpty());
+                    return mouthsAnew(
+                            renamed
+                                    ? shot.withSpeech(speech.withSpeaker(now.withName(name)))
+                                    : MouthLevels.turnedTo(shot, known.orElseGet(() -> now.another(name))));
+                });
     }
 
     /** Changes the mouth chart or the rules, and sets the mouths by them. */
@@ -193,12 +196,14 @@ public final class SpeechEdits {
 
     /** Writes the script; words stay where they are. */
     public static Edit script(String text) {
-        return new Edit("script", shot -> shot.withSpeech(shot.speech().withScript(text)));
+        return new Edit(
+                CoreWords.EDIT.of("script"),
+                shot -> shot.withSpeech(shot.speech().withScript(text)));
     }
 
     /** Says how a word is said from now on; those on the ruler that are written so lose their phones until they are aligned. */
     public static Edit say(String word, List<String> phones) {
-        return new Edit("how \"" + word + "\" is said", shot -> {
+        return new Edit(CoreWords.EDIT.of("how-a-word-is-said", word), shot -> {
             String key = Pronunciations.key(word);
             List<Speech.Saying> sayings = new ArrayList<>(shot.speech().sayings());
             sayings.removeIf(saying -> Pronunciations.key(saying.word()).equals(key));
@@ -216,7 +221,7 @@ public final class SpeechEdits {
 
     /** Cuts a word in two at a time within it; its phones go to the part in which their middle is. */
     public static Edit splitWord(String wordId, double seconds) {
-        return new Edit("split a word", shot -> {
+        return new Edit(CoreWords.EDIT.of("split-a-word"), shot -> {
             List<Word> out = new ArrayList<>();
             for (Word word : shot.words()) {
                 boolean within = seconds > word.startSeconds() + SHORTEST_SECONDS
@@ -255,7 +260,7 @@ public final class SpeechEdits {
 
     /** Makes one of a word and the one after it, over the pause between them. */
     public static Edit joinWord(String wordId) {
-        return new Edit("join two words", shot -> {
+        return new Edit(CoreWords.EDIT.of("join-two-words"), shot -> {
             List<Word> out = new ArrayList<>(shot.words());
             for (int i = 0; i + 1 < out.size(); i++) {
                 Word word = out.get(i);
@@ -282,7 +287,7 @@ public final class SpeechEdits {
 
     /** Puts words and mouths from a table in the place of those of the shot. */
     public static Edit takeIn(List<Word> words, List<MouthSpan> mouths) {
-        return new Edit("import words", shot -> {
+        return new Edit(CoreWords.EDIT.of("import-words"), shot -> {
             List<String> ids = shot.newIds("word", words.size());
             List<Word> named = new ArrayList<>();
             for (int i = 0; i < words.size(); i++) {

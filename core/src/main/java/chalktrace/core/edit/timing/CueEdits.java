@@ -5,6 +5,7 @@ import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -17,7 +18,7 @@ public final class CueEdits {
 
     /** Puts several cues at once, such as candidates that were kept. */
     public static Edit add(List<Cue> more) {
-        return new Edit(more.size() == 1 ? "set a cue" : "set " + more.size() + " cues", shot -> {
+        return new Edit(CoreWords.EDIT.count("set-cues", more.size()), shot -> {
             List<Cue> cues = new ArrayList<>(shot.cues());
             for (Cue cue : more) {
                 cues.add(new Cue(shot.withCues(cues).newId("cue"), cue.name(), cue.seconds(), cue.kind(), cue.tie()));
@@ -41,7 +42,7 @@ public final class CueEdits {
      * @param level whose showing is meant; none for a mark of the shot
      */
     public static Edit tie(String id, Optional<String> level, int frame) {
-        return new Edit("link a cue", shot -> change("link a cue", id, cue -> {
+        return new Edit(CoreWords.EDIT.of("link-a-cue"), shot -> change(CoreWords.EDIT.of("link-a-cue"), id, cue -> {
                     int start = level.flatMap(shot::level)
                             .flatMap(l -> l.exposures().at(frame))
                             .map(run -> run.start())
@@ -55,7 +56,10 @@ public final class CueEdits {
 
     /** Sets how much earlier than its picture a cue is meant to sound. */
     public static Edit lead(String id, double frames) {
-        return change("lead of a cue", id, cue -> cue.withTie(cue.tie().map(tie -> tie.withLead(frames))));
+        return change(
+                CoreWords.EDIT.of("lead-of-a-cue"),
+                id,
+                cue -> cue.withTie(cue.tie().map(tie -> tie.withLead(frames))));
     }
 
     /** How much later a cue must sound to meet its picture, with its lead, in seconds; 0 for one that is tied to nothing. */
@@ -70,7 +74,7 @@ public final class CueEdits {
 
     /** Moves the showing, or the mark, that a cue is tied to so that it meets the sound, to the nearest frame. */
     public static Edit movePicture(String id) {
-        return new Edit("move a picture to its sound", shot -> {
+        return new Edit(CoreWords.EDIT.of("move-a-picture-to-its-sound"), shot -> {
             Optional<Cue> cue = find(shot, id).filter(found -> found.tie().isPresent());
             if (cue.isEmpty()) {
                 return shot;

@@ -11,6 +11,7 @@ import chalktrace.core.shot.InsertedFrames;
 import chalktrace.core.shot.Level;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -29,17 +30,17 @@ public final class CycleEdits {
 
     /** Marks a span of a level as a cycle, in place of those that it overlaps. */
     public static Edit mark(String levelId, FrameRange frames) {
-        return new Edit("mark a cycle", shot -> {
+        return new Edit(CoreWords.EDIT.of("mark-a-cycle"), shot -> {
             int length = shot.setup().length();
             FrameRange within =
                     new FrameRange(Math.max(0, Math.min(length, frames.start())), Math.min(length, frames.end()));
             Level level = shot.level(levelId)
-                    .orElseThrow(() -> new IllegalArgumentException("There is no such level: nothing was changed."));
+                    .orElseThrow(
+                            () -> new IllegalArgumentException(CoreWords.EDIT.of("there-is-no-such-level-nothing")));
             if (within.start() >= within.end()
                     || level.exposures().runs().stream()
                             .noneMatch(run -> run.range().overlaps(within))) {
-                throw new IllegalArgumentException(
-                        "Nothing shows on these frames of " + level.name() + " that could be repeated.");
+                throw new IllegalArgumentException(CoreWords.EDIT.of("nothing-shows-on-these-frames", level.name()));
             }
             List<Cycle> cycles = new ArrayList<>(shot.cycles());
             cycles.removeIf(
@@ -52,7 +53,7 @@ public final class CycleEdits {
     /** Takes a cycle's mark away; what shows stays. */
     public static Edit unmark(Cycle cycle) {
         return new Edit(
-                "take a cycle's mark away",
+                CoreWords.EDIT.of("take-a-cycles-mark-away"),
                 shot -> shot.withCycles(shot.cycles().stream()
                         .filter(other -> !other.equals(cycle))
                         .toList()));
@@ -63,7 +64,7 @@ public final class CycleEdits {
      * is replaced.
      */
     public static Edit runOn(Cycle cycle) {
-        return new Edit("run a cycle on", shot -> {
+        return new Edit(CoreWords.EDIT.of("run-a-cycle-on"), shot -> {
             int end = shot.cycles().stream()
                     .filter(other -> other.level().equals(cycle.level()))
                     .mapToInt(other -> other.frames().start())
@@ -126,11 +127,9 @@ public final class CycleEdits {
      * @throws IllegalArgumentException when there are no such parts, once it is applied
      */
     public static Edit secondHalf(String levelId, FrameRange half, Map<String, String> exchanged) {
-        return new Edit("second half of a cycle", shot -> {
+        return new Edit(CoreWords.EDIT.of("second-half-of-a-cycle"), shot -> {
             if (exchanged.isEmpty()) {
-                throw new IllegalArgumentException(
-                        "No parts were named that change places. Name the strokes of each, such"
-                                + " as \"left leg\" and \"right leg\", in the Trace tray: nothing was changed.");
+                throw new IllegalArgumentException(CoreWords.EDIT.of("no-parts-were-named-that-change-places"));
             }
             FrameChange pushed =
                     new InsertedFrames(half.end(), half.frames(), shot.setup().rate(), FrameReach.of(List.of(levelId)));

@@ -3,6 +3,7 @@ package chalktrace.core.edit.timing;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Mark;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -19,7 +20,7 @@ public final class MarkEdits {
 
     /** As {@link #turn(int)}, of a level's own mark. */
     public static Edit turn(int frame, Optional<String> level) {
-        return new Edit("mark", shot -> {
+        return new Edit(CoreWords.EDIT.of("mark"), shot -> {
             List<Mark> marks = new ArrayList<>(shot.marks());
             Optional<Mark> now = marks.stream()
                     .filter(mark -> mark.frame() == frame && mark.level().equals(level) && mark.isPose())
@@ -52,7 +53,7 @@ public final class MarkEdits {
     }
 
     private static Edit written(Mark.Kind kind, int frame, String text) {
-        return new Edit("note", shot -> {
+        return new Edit(CoreWords.EDIT.of("note"), shot -> {
             List<Mark> marks = new ArrayList<>(shot.marks());
             marks.removeIf(mark -> mark.frame() == frame && mark.isOfShot() && mark.kind() == kind);
             if (!text.isBlank()) {
@@ -63,7 +64,7 @@ public final class MarkEdits {
     }
 
     public static Edit addCue(Cue cue) {
-        return new Edit("set a cue", shot -> {
+        return new Edit(CoreWords.EDIT.of("set-a-cue"), shot -> {
             List<Cue> cues = new ArrayList<>(shot.cues());
             cues.add(cue);
             return shot.withCues(cues);
@@ -81,7 +82,7 @@ public final class MarkEdits {
 
     public static Edit removeCue(String id) {
         return new Edit(
-                "remove a cue",
+                CoreWords.EDIT.of("remove-a-cue"),
                 shot -> shot.withCues(
                         shot.cues().stream().filter(cue -> !cue.id().equals(id)).toList()));
     }

@@ -8,6 +8,7 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.StretchedFrames;
+import chalktrace.core.words.CoreWords;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeMap;
@@ -51,8 +52,8 @@ public final class OntoTwos {
             to[i] = Math.min(to[i], room);
         }
         if (n > 0 && to[0] < 0) {
-            throw new IllegalArgumentException("There is no room for " + n + " marks on every " + every
-                    + " frames before frame " + frames.get(n - 1) + " (from 0): nothing was moved.");
+            throw new IllegalArgumentException(
+                    CoreWords.EDIT.of("there-is-no-room-for-marks", n, every, frames.get(n - 1)));
         }
         return IntStream.range(0, n)
                 .mapToObj(i -> new Move(frames.get(i), to[i]))
@@ -92,7 +93,7 @@ public final class OntoTwos {
      * @param references whether references are stretched along, so that each mark keeps its picture
      */
     public static Edit apply(List<Move> moves, boolean references) {
-        return new Edit("move onto twos", shot -> {
+        return new Edit(CoreWords.EDIT.of("move-onto-twos"), shot -> {
             int length = shot.setup().length();
             TreeMap<Integer, Integer> map = new TreeMap<>();
             moves.stream()

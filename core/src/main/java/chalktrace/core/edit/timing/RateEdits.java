@@ -11,6 +11,7 @@ import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FrameRate;
+import chalktrace.core.words.CoreWords;
 import java.util.List;
 import java.util.Locale;
 
@@ -21,7 +22,7 @@ public final class RateEdits {
 
     /** Drawings, marks and references keep their frames: what is drawn runs faster or slower. */
     public static Edit keepFrames(FrameRate rate) {
-        return new Edit("change the rate", shot -> SetupEdits.change(
+        return new Edit(CoreWords.EDIT.of("change-the-rate"), shot -> SetupEdits.change(
                         at(shot.setup(), rate, shot.setup().length()))
                 .change()
                 .apply(shot));
@@ -32,7 +33,7 @@ public final class RateEdits {
      * one that was pushed on by that pushes the next. Where the last ones would be pushed out of the shot, it becomes as much longer.
      */
     public static Edit keepSeconds(FrameRate rate) {
-        return new Edit("change the rate, keep seconds", shot -> {
+        return new Edit(CoreWords.EDIT.of("change-the-rate-keep-seconds"), shot -> {
             ShotSetup setup = shot.setup();
             FrameChange change = new AnotherRate(setup.rate(), rate, FrameReach.whole(shot, true, true));
             Shot moved = SpeechEdits.mouthsAdopted(shot).moved(change);
@@ -86,16 +87,21 @@ public final class RateEdits {
                 squeezed += moved(setup, rate, run.end()) - moved(setup, rate, run.start()) < 1 ? 1 : 0;
             }
         }
-        return String.format(
-                Locale.ROOT,
-                "Keeping frames, the shot lasts %.2f s instead of %.2f s. Keeping seconds, its %d frames become %d; of %d"
-                        + " showings %s.",
-                rate.seconds(setup.length()),
-                setup.seconds(),
-                setup.length(),
-                length,
-                runs,
-                squeezed == 0 ? "none loses its frame" : squeezed + " push the next on, as each keeps a frame");
+        Object[] parts = {
+            hundredths(rate.seconds(setup.length())),
+            hundredths(setup.seconds()),
+            setup.length(),
+            length,
+            runs,
+            squeezed
+        };
+        return squeezed == 0
+                ? CoreWords.EDIT.of("keeping-frames-none-is-squeezed", parts)
+                : CoreWords.EDIT.of("keeping-frames-some-are-squeezed", parts);
+    }
+
+    private static String hundredths(double seconds) {
+        return String.format(Locale.ROOT, "%.2f", seconds);
     }
 
     private static ShotSetup at(ShotSetup setup, FrameRate rate, int length) {

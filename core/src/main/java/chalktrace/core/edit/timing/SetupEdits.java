@@ -5,6 +5,7 @@ import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.Word;
+import chalktrace.core.words.CoreWords;
 import java.util.List;
 
 /** Edits of what a shot is made on. */
@@ -18,7 +19,8 @@ public final class SetupEdits {
      * and is not shown.
      */
     public static Edit change(ShotSetup setup) {
-        return new Edit("set up the shot", shot -> shot.setup().equals(setup) ? shot : settled(shot, setup));
+        return new Edit(
+                CoreWords.EDIT.of("set-up-the-shot"), shot -> shot.setup().equals(setup) ? shot : settled(shot, setup));
     }
 
     private static Shot settled(Shot shot, ShotSetup setup) {

@@ -9,6 +9,7 @@ import chalktrace.core.shot.RemovedFrames;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 
 /** Edits that make the whole shot longer or shorter somewhere in its middle. Levels that are locked move along. */
 public final class ShotTimingEdits {
@@ -30,7 +31,7 @@ public final class ShotTimingEdits {
 
     /** Inserts frames before a frame. @throws IllegalArgumentException when the count is not above 0, once it is applied */
     public static Edit insertFrames(int frame, int count, Along along) {
-        return new Edit("insert " + count + " frames", shot -> {
+        return new Edit(CoreWords.EDIT.count("insert-frames", count), shot -> {
             requireCount(count);
             FrameChange change = new InsertedFrames(frame, count, shot.setup().rate(), along.reach(shot));
             return SpeechEdits.mouthsKept(SpeechEdits.mouthsAdopted(shot)
@@ -45,11 +46,11 @@ public final class ShotTimingEdits {
      * @throws IllegalArgumentException when nothing would be left, once it is applied
      */
     public static Edit removeFrames(FrameRange wanted, Along along) {
-        return new Edit("remove " + wanted.frames() + " frames", shot -> {
+        return new Edit(CoreWords.EDIT.count("remove-frames-of-the-shot", wanted.frames()), shot -> {
             FrameRange range = within(shot, wanted);
             int length = shot.setup().length() - range.frames();
             if (length < 1) {
-                throw new IllegalArgumentException("A shot keeps at least one frame: nothing was removed.");
+                throw new IllegalArgumentException(CoreWords.EDIT.of("a-shot-keeps-at-least-one"));
             }
             FrameChange change = new RemovedFrames(range, shot.setup().rate(), along.reach(shot));
             Shot out = SpeechEdits.mouthsAdopted(shot).moved(change);
@@ -63,7 +64,7 @@ public final class ShotTimingEdits {
     static void requireCount(int count) {
         if (count < 1 || count > ShotSetup.LONGEST) {
             throw new IllegalArgumentException(
-                    "1 to " + ShotSetup.LONGEST + " frames can be put in, not " + count + ": nothing was changed.");
+                    CoreWords.EDIT.of("so-many-frames-can-be-put-in", ShotSetup.LONGEST, count));
         }
     }
 
@@ -71,7 +72,7 @@ public final class ShotTimingEdits {
     private static FrameRange within(Shot shot, FrameRange span) {
         int end = Math.min(shot.setup().length(), span.end());
         if (span.start() >= end) {
-            throw new IllegalArgumentException("This span lies outside the shot: nothing was removed.");
+            throw new IllegalArgumentException(CoreWords.EDIT.of("this-span-lies-outside-the-shot"));
         }
         return new FrameRange(span.start(), end);
     }

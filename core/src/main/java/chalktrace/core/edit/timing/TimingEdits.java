@@ -17,6 +17,7 @@ import chalktrace.core.shot.Showings;
 import chalktrace.core.shot.SpanExposures;
 import chalktrace.core.shot.StretchedFrames;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -34,7 +35,7 @@ public final class TimingEdits {
     /** The showings of a span in the opposite order; what belongs to one stays with it, and cycles stay. */
     public static Edit reverse(Collection<String> levels, FrameRange span) {
         return onSpan(
-                "reverse",
+                CoreWords.EDIT.of("reverse"),
                 levels,
                 span,
                 SpanExposures::reversed,
@@ -43,38 +44,43 @@ public final class TimingEdits {
 
     /** The span again and again after itself; what follows it is pushed on, cycles too. */
     public static Edit repeat(Collection<String> levels, FrameRange span, int times) {
-        return longer("repeat", levels, span, row -> row.repeated(times));
+        return longer(CoreWords.EDIT.of("repeat"), levels, span, row -> row.repeated(times));
     }
 
     /** The span and then back to its first drawing; what follows it is pushed on, cycles too. */
     public static Edit toAndFro(Collection<String> levels, FrameRange span) {
-        return longer("to and fro", levels, span, SpanExposures::toAndFro);
+        return longer(CoreWords.EDIT.of("to-and-fro"), levels, span, SpanExposures::toAndFro);
     }
 
     /** Makes a span longer or shorter. Applying it throws when showings would be lost; see {@link SpanExposures#stretched}. */
     public static Edit stretch(Collection<String> levels, FrameRange span, int frames) {
-        return stretched("stretch", levels, span, row -> row.stretched(frames));
+        return stretched(CoreWords.EDIT.of("stretch"), levels, span, row -> row.stretched(frames));
     }
 
     /** Each showing of a span held for a number of frames. */
     public static Edit each(Collection<String> levels, FrameRange span, int frames) {
-        return stretched("hold each for " + frames, levels, span, row -> row.each(frames));
+        return stretched(CoreWords.EDIT.of("hold-each-for", frames), levels, span, row -> row.each(frames));
     }
 
     /** A span on twos, threes ...: what shows on every n-th frame is held until the next. */
     public static Edit onEvery(Collection<String> levels, FrameRange span, int frames) {
-        return onSpan("on every " + frames, levels, span, row -> row.sampled(frames), IntUnaryOperator.identity());
+        return onSpan(
+                CoreWords.EDIT.of("on-every", frames),
+                levels,
+                span,
+                row -> row.sampled(frames),
+                IntUnaryOperator.identity());
     }
 
     public static Edit removeFrames(Collection<String> levels, FrameRange span) {
         return moving(
-                "remove frames",
+                CoreWords.EDIT.of("remove-frames"),
                 levels,
                 (shot, level) -> new RemovedFrames(span, shot.setup().rate(), FrameReach.of(List.of(level))));
     }
 
     public static Edit insertFrames(Collection<String> levels, int frame, int count) {
-        return moving("insert frames", levels, (shot, level) -> {
+        return moving(CoreWords.EDIT.of("insert-frames"), levels, (shot, level) -> {
             ShotTimingEdits.requireCount(count);
             return new InsertedFrames(frame, count, shot.setup().rate(), FrameReach.of(List.of(level)));
         });
@@ -83,7 +89,7 @@ public final class TimingEdits {
     /** Moves what starts in a span, and what belongs to it, over what is there. */
     public static Edit shift(Collection<String> levels, FrameRange span, int by) {
         return onLevels(
-                "shift",
+                CoreWords.EDIT.of("shift"),
                 levels,
                 exposures -> exposures.shifted(span, by),
                 frame -> span.contains(frame) ? Math.max(0, frame + by) : frame);
@@ -92,7 +98,7 @@ public final class TimingEdits {
     /** Shows a span once more at another place, tied to it: the same drawings. */
     public static Edit copyTied(Collection<String> levels, FrameRange span, int to) {
         return onLevels(
-                "linked copy",
+                CoreWords.EDIT.of("linked-copy"),
                 levels,
                 exposures -> SpanExposures.of(exposures, span).copiedTo(to),
                 IntUnaryOperator.identity());
@@ -101,7 +107,7 @@ public final class TimingEdits {
     /** As {@link #copyTied}, with drawings of its own: each drawing of the span is copied once. */
     public static Edit copyOwn(Collection<String> levels, FrameRange span, int to) {
         return new Edit(
-                "own copy",
+                CoreWords.EDIT.of("own-copy"),
                 shot -> changed(shot, levels, level -> {
                     Exposures there = SpanExposures.of(level.exposures(), span).copiedTo(to);
                     FrameRange copied = FrameRange.of(to, span.frames());
@@ -128,7 +134,7 @@ public final class TimingEdits {
     /** Gives the showing at a frame a drawing of its own, so that changing it changes no other. */
     public static Edit cutTie(String levelId, int frame) {
         return new Edit(
-                "unlink",
+                CoreWords.EDIT.of("unlink"),
                 shot -> changed(shot, List.of(levelId), level -> level.exposures()
                         .at(frame)
                         .filter(run -> !run.isBlank()
@@ -146,7 +152,7 @@ public final class TimingEdits {
     /** Blanks on every n-th free frame of a span, up to the next or to what shows. */
     public static Edit blanks(Collection<String> levels, FrameRange span, int every) {
         return onLevels(
-                "blanks",
+                CoreWords.EDIT.of("blanks"),
                 levels,
                 exposures -> {
                     Exposures out = exposures;
@@ -163,7 +169,7 @@ public final class TimingEdits {
     /** New empty drawings on every n-th free or blank frame of a span. */
     public static Edit drawings(Collection<String> levels, FrameRange span, int every) {
         return new Edit(
-                "new drawings on every n",
+                CoreWords.EDIT.of("new-drawings-on-every-n"),
                 shot -> changed(shot, levels, level -> {
                     Level out = level;
                     for (int frame = span.start(); frame < span.end(); frame += Math.max(1, every)) {
@@ -182,7 +188,7 @@ public final class TimingEdits {
 
     /** Exchanges what two levels show, drawings and all that belongs to them; names and styles stay. */
     public static Edit swap(String one, String other) {
-        return new Edit("swap two levels", shot -> {
+        return new Edit(CoreWords.EDIT.of("swap-two-levels"), shot -> {
             Level a = shot.level(one).orElse(null);
             Level b = shot.level(other).orElse(null);
             if (a == null || b == null || shot.isLocked(a) || shot.isLocked(b)) {
@@ -209,7 +215,7 @@ public final class TimingEdits {
     /** Removes the drawings of levels that show nowhere. */
     public static Edit removeUnused(Collection<String> levels) {
         return new Edit(
-                "remove drawings not used",
+                CoreWords.EDIT.of("remove-drawings-not-used"),
                 shot -> changed(
                         shot,
                         levels,
