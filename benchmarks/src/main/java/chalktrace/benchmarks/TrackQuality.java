@@ -185,9 +185,18 @@ public final class TrackQuality {
                 start[0],
                 start[1],
                 PointTracker.usualRadius(pictures.get(0).whole().height()));
-        return frame -> tracker.next(pictures.get(frame)) instanceof PointTracker.Found found
-                ? new double[] {found.x(), found.y()}
-                : null;
+        List<double[]> places = new ArrayList<>(List.of(start));
+        int doubtful = -1;
+        while (doubtful < 0 && places.size() < pictures.size()) {
+            PointTracker.Step step = tracker.next(pictures.get(places.size()));
+            if (step instanceof PointTracker.Found found) {
+                places.add(new double[] {found.x(), found.y()});
+            } else if (step instanceof PointTracker.Lost lost) {
+                doubtful = lost.doubtful();
+            }
+        }
+        int end = places.size() - (doubtful < 0 ? tracker.doubtful() : doubtful);
+        return frame -> frame < end ? places.get(frame) : null;
     }
 
     private static Follower theirs(List<Mat> pictures, double[] start) {

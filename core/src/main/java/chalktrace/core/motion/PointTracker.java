@@ -1,6 +1,9 @@
 package chalktrace.core.motion;
 
 import chalktrace.core.words.CoreWords;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
 
 /**
  * Follows a point of the picture, and stops where it can't be followed. From picture to picture it is moved by {@link Shift}, there and back again (Z. Kalal,
@@ -23,8 +26,16 @@ public final class PointTracker {
      */
     public record Found(double x, double y, double scale, double degrees, double certainty) implements Step {}
 
-    /** It is not there any more. @param reason a sentence's end for the person, such as "it left the picture" */
-    public record Lost(String reason) implements Step {}
+    /**
+     * It is not there any more.
+     *
+     * @param reason a sentence's end for the person, such as "it left the picture"
+     * @param doubtful so many of the last places do not lead back to those before them: it was lost there already
+     */
+    public record Lost(String reason, int doubtful) implements Step {}
+
+    /** A place that was found. */
+    private record Seen(Pyramid picture, double x, double y) {}
 
     public static final String LEFT = CoreWords.MOTION.of("it-left-the-picture");
     public static final String COVERED = CoreWords.MOTION.of("it-is-covered-turned-away-or");
@@ -45,6 +56,7 @@ public final class PointTracker {
 
     private static final double MIDDLE_TIMES = 2.5;
     private static final double UNKNOWN_MIDDLE = 0.1;
+    private static final double SMALL_MIDDLE = 0.03;
 
     /** What looks less like the template than this is renewed, if it is the same as a picture ago. */
     private static final double RENEWED_BELOW = 0.86;
@@ -78,12 +90,29 @@ public final class PointTracker {
     /** Each renewal makes it so much less certain. */
     private static final double RENEWAL_COST = 0.97;
 
+    /** So many of the last places are looked at again once it is lost, each by so many steps back. */
+    private static final int CONFIRMED = 12;
+
+    private static final int BACK_STEPS = 10;
+
+    /** And may differ by so much, in radii. */
+    private static final double BACK_RADII = 0.2;
+
+    /** The pictures kept for that take no more, nor fewer than so many of them. */
+    private static final long KEPT_BYTES = 96L << 20;
+
+    private static final int LEAST_KEPT = 4;
+
     private final int radius;
+    private final boolean confirms;
     private final Shift shift;
+    private final int keeps;
+    private final Deque<Seen> seen = new ArrayDeque<>();
     private Template template;
     private Pyramid last;
     private Warp warp;
     private Warp before;
+    private boolean renewed;
     private double usual = -1;
     private double usualMiddle = -1;
     private double usualLikeness = 0.9;
@@ -98,16 +127,24 @@ public final class PointTracker {
      * @throws IllegalArgumentException when it lies outside the picture
      */
     public PointTracker(Pyramid first, double x, double y, int radius) {
+        this(first, x, y, radius, true);
+    }
+
+    private PointTracker(Pyramid first, double x, double y, int radius, boolean confirms) {
         Luma picture = first.whole();
         if (!isWithin(picture, x, y)) {
             throw new IllegalArgumentException("The point lies outside the picture.");
         }
         this.radius = Math.max(6, radius);
+        this.confirms = confirms;
+        this.keeps = (int) Math.min(
+                CONFIRMED + BACK_STEPS, Math.max(LEAST_KEPT, KEPT_BYTES / ((long) picture.width() * picture.height())));
         this.shift = new Shift(Math.min(this.radius, 12));
         this.last = first;
         this.warp = Warp.at(x, y);
         this.before = warp;
         this.template = new Template(picture, warp, this.radius);
+        keep();
     }
 
     /** The radius that suits a picture of a height, in px. */
@@ -119,12 +156,63 @@ public final class PointTracker {
         return x >= 0 && y >= 0 && x <= picture.width() - 1 && y <= picture.height() - 1;
     }
 
-    /** Where the point is in the next picture. After it was lost, nothing more can be asked. */
+    /** Where the point is in the next picture. After it was lost, no other can be asked. */
     public Step next(Pyramid picture) {
+        Step step = step(picture);
+        if (step instanceof Lost loss && confirms) {
+            return new Lost(loss.reason(), doubtful());
+        }
+        keep();
+        if (renewed && confirms && doubtful() > 0) {
+            return new Lost(COVERED, doubtful() - 1);
+        }
+        return step;
+    }
+
+    /**
+     * How many of the last places do not lead back to those before them, when what is seen on the last is followed anew. A point that slides onto something
+     * else looks sure for a while; from there the way back is another.
+     */
+    public int doubtful() {
+        List<Seen> places = List.copyOf(seen);
+        int end = places.size() - 1;
+        while (end > 0 && !leadsBack(places.subList(Math.max(0, end - BACK_STEPS), end + 1))) {
+            end--;
+        }
+        return places.size() - 1 - end;
+    }
+
+    /** Whether it is not lost at once, and stays near the places for as long as it is followed. */
+    private boolean leadsBack(List<Seen> places) {
+        Seen from = places.get(places.size() - 1);
+        PointTracker back = new PointTracker(from.picture(), from.x(), from.y(), radius, false);
+        for (int i = places.size() - 2; i >= 0; i--) {
+            Seen to = places.get(i);
+            if (!(back.step(to.picture()) instanceof Found found)) {
+                return i < places.size() - 2;
+            }
+            if (Math.hypot(found.x() - to.x(), found.y() - to.y()) > BACK_RADII * radius) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void keep() {
+        if (confirms) {
+            seen.add(new Seen(last, warp.tx(), warp.ty()));
+            if (seen.size() > keeps) {
+                seen.remove();
+            }
+        }
+    }
+
+    private Step step(Pyramid picture) {
+        renewed = false;
         Luma whole = picture.whole();
         Shift.Found moved = moved(picture);
         if (!isWithin(whole, moved.x(), moved.y())) {
-            return new Lost(LEFT);
+            return new Lost(LEFT, 0);
         }
         Shift.Found back = shift.follow(picture, last, moved.x(), moved.y(), warp.tx(), warp.ty());
         double backPx = Math.hypot(back.x() - warp.tx(), back.y() - warp.ty());
@@ -136,10 +224,10 @@ public final class PointTracker {
         }
         boolean astray = backPx > ASTRAY_PX && moved.likeness() < usualLikeness - ASTRAY_DROP;
         if (astray || !isNear(fit, moved) || isFarBelow(fit)) {
-            return new Lost(COVERED);
+            return new Lost(COVERED, 0);
         }
         if (!isWithin(whole, fit.warp().tx(), fit.warp().ty())) {
-            return new Lost(LEFT);
+            return new Lost(LEFT, 0);
         }
         before = warp;
         warp = fit.warp();
@@ -151,11 +239,13 @@ public final class PointTracker {
                 && fit.whole() > RENEWED_ABOVE
                 && moved.likeness() > SAME
                 && backPx < BACK_PX
-                && fit.middleError() < 1.5 * usualMiddle) {
-            template = template.renewed(whole, Warp.at(warp.tx(), warp.ty()));
+                && fit.middleError() < Math.max(1.5 * usualMiddle, SMALL_MIDDLE)) {
             scaleBefore *= warp.scale();
             degreesBefore += warp.degrees();
             warp = Warp.at(warp.tx(), warp.ty());
+            // Which of its pixels lie on the thing is learned anew too: those that changed may show it best now.
+            template = new Template(whole, warp, radius);
+            renewed = true;
             trust *= RENEWAL_COST;
             usual = -1;
             usualMiddle = -1;

@@ -71,14 +71,6 @@ final class Template {
         }
     }
 
-    /** As it is seen now, with what is known of its pixels. */
-    Template renewed(Luma picture, Warp warp) {
-        Template out = new Template(picture, warp, radius);
-        System.arraycopy(usual, 0, out.usual, 0, usual.length);
-        System.arraycopy(weights, 0, out.weights, 0, weights.length);
-        return out;
-    }
-
     private static double seen(Luma picture, Warp warp, double x, double y) {
         return picture.at(warp.x(x, y), warp.y(x, y));
     }

@@ -80,10 +80,30 @@ public final class Tracking {
             }
         }
 
+        /** It ends at a picture; where its last places were in doubt, on the first of these. */
+        void end(int picture, String reason, int doubtful) {
+            List<TrackPath.Place> found = places.get(index);
+            List<TrackPath.Place> doubted = found.subList(found.size() - doubtful, found.size());
+            if (doubted.isEmpty()) {
+                lose(picture, reason);
+            } else {
+                lose(doubted.get(0).picture(), PointTracker.COVERED);
+                doubted.clear();
+            }
+        }
+
+        /** No more pictures come. */
+        void finish() {
+            int doubtful = over ? 0 : tracker.doubtful();
+            if (doubtful > 0) {
+                end(-1, PointTracker.COVERED, doubtful);
+            }
+        }
+
         void next(int picture, Pyramid pyramid) {
             PointTracker.Step step = tracker.next(pyramid);
             if (step instanceof PointTracker.Lost loss) {
-                lose(picture, loss.reason());
+                end(picture, loss.reason(), loss.doubtful());
             } else if (step instanceof PointTracker.Found found) {
                 Point2D at = seenPlace.seen(found.x(), found.y());
                 places.get(index)
@@ -175,8 +195,8 @@ public final class Tracking {
         int last = starts.stream().mapToInt(Start::picture).max().orElseThrow();
         Picture any = source.picture(first);
         seenPlace = new SeenPlace(any.size(), source.displaySize(), source.turnDegrees());
-        forwards(first);
-        backwards(last);
+        forwards(first).parallelStream().forEach(Runner::finish);
+        backwards(last).parallelStream().forEach(Runner::finish);
         List<TrackPath> out = new ArrayList<>();
         for (int i = 0; i < starts.size(); i++) {
             out.add(TrackPath.of(places.get(i), lost.get(i)));
@@ -191,7 +211,7 @@ public final class Tracking {
                 / Math.hypot(picture.whole().width(), picture.whole().height());
     }
 
-    private void forwards(int first) throws PictureUnavailableException {
+    private List<Runner> forwards(int first) throws PictureUnavailableException {
         List<Runner> runners = new ArrayList<>();
         Pyramid before = null;
         for (int n = first; n < to; n++) {
@@ -200,13 +220,14 @@ public final class Tracking {
             step(runners, n, before, now);
             before = now == null ? before : now;
             if (runners.size() == starts.size() && runners.stream().allMatch(runner -> runner.over)) {
-                return;
+                break;
             }
         }
+        return runners;
     }
 
     /** By stretches, each read forwards and gone through backwards. */
-    private void backwards(int last) throws PictureUnavailableException {
+    private List<Runner> backwards(int last) throws PictureUnavailableException {
         List<Runner> runners = new ArrayList<>();
         Pyramid before = null;
         long each = 2L * source.displaySize().width() * source.displaySize().height();
@@ -223,10 +244,11 @@ public final class Tracking {
                 step(runners, n, before, now);
                 before = now == null ? before : now;
                 if (runners.size() == starts.size() && runners.stream().allMatch(runner -> runner.over)) {
-                    return;
+                    return runners;
                 }
             }
         }
+        return runners;
     }
 
     private void step(List<Runner> runners, int n, Pyramid before, Pyramid now) {
@@ -234,9 +256,9 @@ public final class Tracking {
         // Each has its own state; the pictures are only read.
         runners.parallelStream().filter(runner -> !runner.over).forEach(runner -> {
             if (now == null) {
-                runner.lose(n, UNREADABLE);
+                runner.end(n, UNREADABLE, runner.tracker.doubtful());
             } else if (cut) {
-                runner.lose(n, CUT);
+                runner.end(n, CUT, runner.tracker.doubtful());
             } else {
                 runner.next(n, now);
             }
