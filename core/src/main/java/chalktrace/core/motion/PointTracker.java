@@ -163,10 +163,9 @@ public final class PointTracker {
             return new Lost(loss.reason(), doubtful());
         }
         keep();
-        if (renewed && confirms && doubtful() > 0) {
-            return new Lost(COVERED, doubtful() - 1);
-        }
-        return step;
+        // The place of this picture is kept by now, and not yet said: it is not among those that were found.
+        int doubtful = renewed && confirms ? doubtful() : 0;
+        return doubtful > 0 ? new Lost(COVERED, doubtful - 1) : step;
     }
 
     /**

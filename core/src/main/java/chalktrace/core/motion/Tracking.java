@@ -80,24 +80,30 @@ public final class Tracking {
             }
         }
 
-        /** It ends at a picture; where its last places were in doubt, on the first of these. */
+        /** It ends at a picture; where its last places are in doubt, on the first of these. */
         void end(int picture, String reason, int doubtful) {
-            List<TrackPath.Place> found = places.get(index);
-            List<TrackPath.Place> doubted = found.subList(found.size() - doubtful, found.size());
-            if (doubted.isEmpty()) {
+            if (!giveUp(doubtful)) {
                 lose(picture, reason);
-            } else {
-                lose(doubted.get(0).picture(), PointTracker.COVERED);
-                doubted.clear();
             }
         }
 
         /** No more pictures come. */
         void finish() {
-            int doubtful = over ? 0 : tracker.doubtful();
-            if (doubtful > 0) {
-                end(-1, PointTracker.COVERED, doubtful);
+            if (!over) {
+                giveUp(tracker.doubtful());
             }
+        }
+
+        /** Gives up the last places that are in doubt. @return whether there were any */
+        private boolean giveUp(int doubtful) {
+            List<TrackPath.Place> found = places.get(index);
+            List<TrackPath.Place> doubted = found.subList(found.size() - doubtful, found.size());
+            if (doubted.isEmpty()) {
+                return false;
+            }
+            lose(doubted.get(0).picture(), PointTracker.COVERED);
+            doubted.clear();
+            return true;
         }
 
         void next(int picture, Pyramid pyramid) {
