@@ -79,7 +79,7 @@ class PointTrackerTest {
     }
 
     /** From the second picture on, without what does not lead back. */
-    private static List<double[]> followed(PointTracker tracker, List<Pyramid> pictures) {
+    static List<double[]> followed(PointTracker tracker, List<Pyramid> pictures) {
         List<double[]> places = new ArrayList<>();
         for (Pyramid picture : pictures.subList(1, pictures.size())) {
             PointTracker.Step step = tracker.next(picture);
@@ -175,7 +175,7 @@ class PointTrackerTest {
     }
 
     /** Waves of all directions: each has a step across, a step down and a start. */
-    private record Waves(double[][] all) {
+    record Waves(double[][] all) {
 
         Waves(long seed) {
             this(new double[8][]);
@@ -197,7 +197,7 @@ class PointTrackerTest {
     }
 
     /** What goes to the right dissolves into something that goes to the left. */
-    private static Pyramid dissolving(Waves first, Waves second, int frame, double perFrame) {
+    static Pyramid dissolving(Waves first, Waves second, int frame, double perFrame) {
         byte[] out = new byte[200 * 120];
         double share = Math.max(0, Math.min(1, (frame - 6) / 14.0));
         for (int i = 0; i < out.length; i++) {
@@ -227,7 +227,9 @@ class PointTrackerTest {
                 right += px <= 3 ? 1 : 0;
             }
         }
-        // Of these dissolves thirty places were wrong when nothing was looked at again.
+        // Of these dissolves thirty places were wrong when nothing was looked at again. In others, where the look is
+        // not
+        // renewed on the way, a point still slides to the end.
         assertThat(wrong).isLessThan(8);
         assertThat(right).isGreaterThan(80);
     }

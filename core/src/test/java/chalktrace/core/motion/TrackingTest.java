@@ -17,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class TrackingTest {
@@ -58,14 +59,7 @@ class TrackingTest {
             if (n == unreadable) {
                 throw new PictureUnavailableException("It is damaged.");
             }
-            return made.computeIfAbsent(n, frame -> {
-                Luma luma = (frame < cut ? clip : afterCut).picture(frame);
-                int[] argb = new int[luma.values().length];
-                for (int i = 0; i < argb.length; i++) {
-                    argb[i] = 0xFF000000 | 0x010101 * (luma.values()[i] & 0xFF);
-                }
-                return new ArgbPicture(new PictureSize(luma.width(), luma.height()), argb);
-            });
+            return made.computeIfAbsent(n, frame -> grey((frame < cut ? clip : afterCut).picture(frame)));
         }
 
         /** As it is seen: turned counter-clockwise, the first pixel's corner at 0, 0. */
@@ -73,6 +67,67 @@ class TrackingTest {
             double[] stored = clip.truth(u, v, frame);
             return new double[] {stored[1] + 0.5, MovingClip.WIDTH - stored[0] - 0.5};
         }
+    }
+
+    private static Picture grey(Luma luma) {
+        int[] argb = new int[luma.values().length];
+        for (int i = 0; i < argb.length; i++) {
+            argb[i] = 0xFF000000 | 0x010101 * (luma.values()[i] & 0xFF);
+        }
+        return new ArgbPicture(new PictureSize(luma.width(), luma.height()), argb);
+    }
+
+    /** What goes to the right dissolves into something that goes to the left. */
+    private record Dissolve(List<Pyramid> pictures) implements PictureSource {
+
+        static Dissolve of(long seed) {
+            PointTrackerTest.Waves first = new PointTrackerTest.Waves(seed);
+            PointTrackerTest.Waves second = new PointTrackerTest.Waves(seed + 100);
+            return new Dissolve(IntStream.range(0, 26)
+                    .mapToObj(frame -> PointTrackerTest.dissolving(first, second, frame, seed % 2 == 0 ? 1 : 2))
+                    .toList());
+        }
+
+        @Override
+        public PictureSize displaySize() {
+            return new PictureSize(
+                    pictures.get(0).whole().width(), pictures.get(0).whole().height());
+        }
+
+        @Override
+        public PictureTimes times() {
+            return PictureTimes.even(FrameRate.of(24), pictures.size());
+        }
+
+        @Override
+        public int turnDegrees() {
+            return 0;
+        }
+
+        @Override
+        public Picture picture(int n) {
+            return grey(pictures.get(n).whole());
+        }
+    }
+
+    @Test
+    void placesThatDoNotLeadBackAreNotInThePathAndTheLossIsSaidWhereTheyBegin() throws Exception {
+        int given = 0;
+        for (long seed = 1; seed <= 4; seed++) {
+            Dissolve clip = Dissolve.of(seed);
+            TrackPath path = Tracking.follow(
+                            clip, List.of(new Tracking.Start(0, 90.5, 60.5, 14)), 0, 26, (done, total) -> true)
+                    .get(0);
+            PointTracker tracker = new PointTracker(clip.pictures().get(0), 90, 60, 14);
+            int right = PointTrackerTest.followed(tracker, clip.pictures()).size();
+            assertThat(path.places()).hasSize(right + 1);
+            if (right < 25) {
+                given++;
+                assertThat(path.lost()).singleElement().satisfies(loss -> assertThat(loss.picture())
+                        .isEqualTo(right + 1));
+            }
+        }
+        assertThat(given).isPositive();
     }
 
     private static TrackPath follow(Clip clip, int touched) throws PictureUnavailableException {
