@@ -50,9 +50,24 @@ public final class Ink implements StrokeMaker {
         List<PenSample> before = line.isEmpty() ? List.of() : upToThePen(stays);
         line.add(sample);
         Rectangle2D box = new Rectangle2D.Double(sample.x(), sample.y(), 0, 0);
-        before.forEach(place -> box.add(place.x(), place.y()));
-        upToThePen(stays).forEach(place -> box.add(place.x(), place.y()));
+        reach(box, before);
+        reach(box, upToThePen(stays));
         changed = rail == null ? Optional.of(box) : Optional.empty();
+    }
+
+    /** Makes a box reach around samples as well. */
+    private static void reach(Rectangle2D box, List<PenSample> samples) {
+        double left = box.getMinX();
+        double right = box.getMaxX();
+        double top = box.getMinY();
+        double bottom = box.getMaxY();
+        for (PenSample sample : samples) {
+            left = Math.min(left, sample.x());
+            right = Math.max(right, sample.x());
+            top = Math.min(top, sample.y());
+            bottom = Math.max(bottom, sample.y());
+        }
+        box.setFrameFromDiagonal(left, top, right, bottom);
     }
 
     public boolean isEmpty() {

@@ -45,6 +45,7 @@ public final class LineDistance {
 
     /** How far the farthest of some places lies from a line. */
     public static double farthest(double[][] places, double[][] line) {
+        double[] along = along(line);
         double most = 0;
         int near = 0;
         for (double[] place : places) {
@@ -52,19 +53,36 @@ public final class LineDistance {
             // The nearest piece is mostly close to the last place's; the others are looked at where that is not close
             // enough.
             for (int i = Math.max(0, near - 3); i < Math.min(line.length, near + 12) && best > most; i++) {
-                best = Math.min(best, distance(place, line, i));
-                near = best == distance(place, line, i) ? i : near;
+                double d = distance(place, line, i);
+                near = d < best ? i : near;
+                best = Math.min(best, d);
             }
-            for (int i = 0; i < line.length && best > most; i++) {
+            int i = 0;
+            while (i < line.length && best > most) {
                 double d = distance(place, line, i);
                 if (d < best) {
                     best = d;
                     near = i;
                 }
+                i++;
+                // From the end of this piece on, one comes nearer by what one walks at most.
+                double noNearer = along[Math.min(line.length - 1, i)] + d - best;
+                while (i + 1 < line.length && along[i + 1] <= noNearer) {
+                    i++;
+                }
             }
             most = Math.max(most, best);
         }
         return most;
+    }
+
+    /** How far it is to each corner of a line. */
+    private static double[] along(double[][] line) {
+        double[] out = new double[line.length];
+        for (int i = 1; i < line.length; i++) {
+            out[i] = out[i - 1] + Math.hypot(line[i][0] - line[i - 1][0], line[i][1] - line[i - 1][1]);
+        }
+        return out;
     }
 
     private static double distance(double[] place, double[][] line, int i) {
