@@ -339,8 +339,9 @@ public final class BoardView extends Region {
     /** With all that lies over the shot. */
     private Scene whole(Shot shot, int gate, FootagePictures pictures) {
         Scene out = scene(shot, gate, pictures);
+        SceneLook.Moment moment = new SceneLook.Moment(shot, gate, deviceScale());
         for (SceneLook look : looks) {
-            out = look.over(out, shot);
+            out = look.over(out, moment);
         }
         return out;
     }

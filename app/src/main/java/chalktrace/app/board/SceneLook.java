@@ -8,8 +8,11 @@ import javafx.beans.Observable;
 /** Something that is composed with the frame on the board, such as a draft; it is no part of the shot. */
 public interface SceneLook {
 
-    /** The scene of a frame of the shot with it. */
-    Scene over(Scene scene, Shot shot);
+    /** What a scene was made of. @param deviceScale device pixels for one of the board */
+    record Moment(Shot shot, int frame, double deviceScale) {}
+
+    /** The scene with it. */
+    Scene over(Scene scene, Moment moment);
 
     /** After which of these change the board is to be composed anew. */
     List<Observable> changes();

@@ -3,6 +3,7 @@ package chalktrace.app.study;
 import chalktrace.app.bench.LaneKind;
 import chalktrace.app.board.BoardTool;
 import chalktrace.app.board.BoardView;
+import chalktrace.app.board.SceneLook;
 import chalktrace.app.feature.Feature;
 import chalktrace.app.feature.TakesWay;
 import chalktrace.app.kernel.FileChoice;
@@ -22,12 +23,19 @@ public final class StudyFeature implements Feature {
     private final StudyWork work;
     private final StudyProposals proposals;
     private final FileChoice files;
+    private final PathsLook paths;
 
     /** @param inBetweens take the way of a point when that is asked for */
     public StudyFeature(Session session, FileChoice files, TakesWay inBetweens) {
         this.work = new StudyWork(session, inBetweens);
         this.proposals = new StudyProposals(session, work);
         this.files = files;
+        this.paths = new PathsLook(work);
+    }
+
+    @Override
+    public List<SceneLook> looks() {
+        return List.of(paths);
     }
 
     @Override
@@ -38,7 +46,7 @@ public final class StudyFeature implements Feature {
     @Override
     public List<Node> overlays(BoardView board) {
         new HoldStill(work, board);
-        return List.of(new PathsLook(work, board));
+        return List.of(new PathWords(work, board, paths));
     }
 
     @Override

@@ -1,11 +1,13 @@
 package chalktrace.app.testing;
 
 import chalktrace.app.board.pen.PenEvent;
+import chalktrace.app.controls.Colors;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.trace.TraceFeature;
 import chalktrace.app.trace.work.TraceWork;
 import chalktrace.app.window.Workbench;
+import chalktrace.core.picture.Rgb;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.media.sound.SilentOut;
 import chalktrace.media.sound.SoundOut;
@@ -102,6 +104,17 @@ public final class OpenWindow {
         return onFx(() -> {
             var place = workbench.board().view().toBoard(shotX, shotY);
             return workbench.board().localToScreen(place.getX(), place.getY());
+        });
+    }
+
+    /** What the window shows at a shot pixel. */
+    public Rgb colorAt(double shotX, double shotY) {
+        return onFx(() -> {
+            var at = workbench.board().view().toBoard(shotX, shotY);
+            var place = workbench.board().localToScene(at.getX(), at.getY());
+            return Colors.rgb(
+                    workbench.board().getScene().snapshot(null).getPixelReader().getColor((int) place.getX(), (int)
+                            place.getY()));
         });
     }
 

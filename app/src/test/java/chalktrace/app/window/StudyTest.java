@@ -554,18 +554,30 @@ class StudyTest {
     @Test
     void pathsGoWithTheStepTheToolAndTheirFootage(FxRobot robot) {
         trackOnFrame20(robot);
-        Node paths = robot.lookup("#paths").query();
-        window.await(paths::isVisible);
+        Node words = robot.lookup("#path-words").query();
+        seen(words, true);
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
-        assertThat(paths.isVisible()).as("while points are tracked").isTrue();
+        // While points are tracked.
+        seen(words, true);
         robot.interact(() -> window.session.view().toolProperty().set(View.Tool.CHALK));
-        assertThat(paths.isVisible()).isFalse();
+        seen(words, false);
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
-        assertThat(paths.isVisible()).isTrue();
+        seen(words, true);
         robot.interact(() -> window.session
                 .document()
                 .apply(ReferenceEdits.change("hide", "footage-1", clip -> clip.withVisible(false))));
-        window.await(() -> !paths.isVisible());
+        seen(words, false);
+    }
+
+    /** The point's dot on the frame, and its name beside it. */
+    private void seen(Node words, boolean wanted) {
+        TrackPath.Place place = track().path().at(20).orElseThrow();
+        window.await(() ->
+                words.isVisible() == wanted && isNear(window.colorAt(place.x(), place.y()), track().color()) == wanted);
+    }
+
+    private static boolean isNear(Rgb a, Rgb b) {
+        return Math.abs(a.red() - b.red()) + Math.abs(a.green() - b.green()) + Math.abs(a.blue() - b.blue()) < 6;
     }
 
     private Point2D onScreen(int frame) {

@@ -1,6 +1,7 @@
 package chalktrace.core.render;
 
 import chalktrace.core.picture.PictureSize;
+import java.util.ArrayList;
 import java.util.List;
 
 /** All that one frame shows, back to front. */
@@ -13,6 +14,13 @@ public record Scene(PictureSize size, List<SceneLayer> layers) {
     /** Whether paper lies under everything, so that each pixel of the picture is painted. */
     boolean hasPaper() {
         return !layers.isEmpty() && layers.get(0).coversAll();
+    }
+
+    /** The same with a layer over all others. */
+    public Scene with(SceneLayer above) {
+        List<SceneLayer> out = new ArrayList<>(layers);
+        out.add(above);
+        return new Scene(size, out);
     }
 
     /** The same with another stroke under the pen in the place of the one that it has. */

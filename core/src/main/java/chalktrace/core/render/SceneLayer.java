@@ -1,7 +1,8 @@
 package chalktrace.core.render;
 
 /** One thing that a frame shows, able to paint itself. */
-public sealed interface SceneLayer permits PaperLayer, FootageLayer, DrawingLayer, OnionLayer, StrokeLayer, MouthLayer {
+public sealed interface SceneLayer
+        permits PaperLayer, FootageLayer, DrawingLayer, OnionLayer, StrokeLayer, MouthLayer, PathLayer {
 
     /** Paints the part that lies on a tile over what the tile holds. */
     void paint(Surface surface, PixelTile tile);

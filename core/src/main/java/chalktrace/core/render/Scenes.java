@@ -52,14 +52,12 @@ public final class Scenes {
 
     /** A scene with a draft over it: dotted lines in one colour, offered and not drawn. */
     public static Scene withDraft(Scene scene, Shot shot, Drawing draft, Rgb color) {
-        List<SceneLayer> layers = new ArrayList<>(scene.layers());
-        layers.add(new DrawingLayer(
+        return scene.with(new DrawingLayer(
                 draft,
                 shot.chalks(),
                 new InkLook(Optional.of(color), InkLook.Pattern.DOTTED, false),
                 Placement.AS_IS,
                 1));
-        return new Scene(scene.size(), layers);
     }
 
     /** A still that stands beside the board, alone, fitted into a size; empty where it shows nothing. */

@@ -7,7 +7,6 @@ import chalktrace.app.trace.work.InBetweening;
 import chalktrace.core.render.Scene;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.shot.Drawing;
-import chalktrace.core.shot.Shot;
 import java.util.List;
 import javafx.beans.Observable;
 
@@ -21,17 +20,17 @@ public final class DraftLook implements SceneLook {
     }
 
     @Override
-    public Scene over(Scene scene, Shot shot) {
+    public Scene over(Scene scene, Moment moment) {
         Drawing draft = inBetweening.draftProperty().get();
         if (draft == null) {
             return scene;
         }
-        Scene drafted =
-                Scenes.withDraft(scene, shot, draft, Colors.rgb(Theme.tones().draft()));
+        Scene drafted = Scenes.withDraft(
+                scene, moment.shot(), draft, Colors.rgb(Theme.tones().draft()));
         return inBetweening
                 .withoutPartner()
                 .map(alone -> Scenes.withDraft(
-                        drafted, shot, alone, Colors.rgb(Theme.tones().badText())))
+                        drafted, moment.shot(), alone, Colors.rgb(Theme.tones().badText())))
                 .orElse(drafted);
     }
 
