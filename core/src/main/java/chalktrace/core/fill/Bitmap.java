@@ -5,6 +5,13 @@ import java.util.Arrays;
 /** A picture of yes and no, row after row. It is made and worked on within this package; outside it is only handed on. */
 public final class Bitmap {
 
+    private static final boolean[] NONE = new boolean[1 << 12];
+    private static final boolean[] ALL = new boolean[1 << 12];
+
+    static {
+        Arrays.fill(ALL, true);
+    }
+
     final int width;
     final int height;
     final boolean[] on;
@@ -36,15 +43,70 @@ public final class Bitmap {
         return x >= 0 && y >= 0 && x < width && y < height && on[y * width + x];
     }
 
-    /** Whether a pixel is set and one beside, above or below it is not, or is no pixel. */
-    boolean isEdge(int x, int y) {
-        int i = y * width + x;
-        return on[i]
-                && (x == 0
-                        || y == 0
-                        || x == width - 1
-                        || y == height - 1
-                        || !(on[i - 1] && on[i + 1] && on[i - width] && on[i + width]));
+    /** The first set place of a stretch, or its end. Many are looked at at a time. */
+    int nextOn(int from, int end) {
+        return next(NONE, from, end);
+    }
+
+    /** The first place of a stretch that is not set, or its end. */
+    int nextOff(int from, int end) {
+        return next(ALL, from, end);
+    }
+
+    private int next(boolean[] passed, int from, int end) {
+        int at = from;
+        while (at < end) {
+            int count = Math.min(end - at, passed.length);
+            int other = Arrays.mismatch(on, at, at + count, passed, 0, count);
+            if (other >= 0) {
+                return at + other;
+            }
+            at += count;
+        }
+        return end;
+    }
+
+    /** Takes pixels of a row that lie side by side. */
+    @FunctionalInterface
+    interface Run {
+
+        /** @param end the column after the last */
+        void take(int y, int start, int end);
+    }
+
+    /** Hands out, row by row, the set pixels that have one beside, above or below them that is not set or is no pixel. */
+    void eachEdge(Run run) {
+        for (int y = 0; y < height; y++) {
+            int row = y * width;
+            int last = row + width;
+            for (int start = nextOn(row, last); start < last; ) {
+                int end = nextOff(start, last);
+                if (y == 0 || y == height - 1) {
+                    run.take(y, start - row, end - row);
+                } else {
+                    eachEdge(run, y, start, end);
+                }
+                start = nextOn(end, last);
+            }
+        }
+    }
+
+    /** Of a stretch of set pixels within a row between others. */
+    private void eachEdge(Run run, int y, int start, int end) {
+        int row = y * width;
+        int at = start;
+        while (at < end) {
+            int first = at;
+            while (at < end && (at == start || at == end - 1 || !on[at - width] || !on[at + width])) {
+                at++;
+            }
+            if (at > first) {
+                run.take(y, first - row, at - row);
+            }
+            int above = nextOff(at - width, end - width) + width;
+            int below = nextOff(at + width, end + width) - width;
+            at = at == end ? end : Math.min(end - 1, Math.min(above, below));
+        }
     }
 
     /** How many pixels are set. */

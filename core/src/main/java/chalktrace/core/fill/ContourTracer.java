@@ -1,6 +1,7 @@
 package chalktrace.core.fill;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 
@@ -45,10 +46,9 @@ public final class ContourTracer {
     private List<double[]> rings(double smallestArea) {
         List<double[]> rings = new ArrayList<>();
         for (int y = 0; y < bitmap.height; y++) {
-            for (int x = 0; x < bitmap.width; x++) {
-                // Each edge has a crack on top of a set pixel that runs to the right.
-                int i = crack(x, y);
-                if (bitmap.on[i] && (y == 0 || !bitmap.on[i - bitmap.width]) && !seen.get(i)) {
+            // Each edge has a crack on top of a set pixel that runs to the right.
+            for (int x = differs(0, y); x < bitmap.width; x = differs(x + 1, y)) {
+                if (bitmap.at(x, y) && !seen.get(crack(x, y))) {
                     double[] ring = follow(x, y);
                     if (Math.abs(area(ring)) >= smallestArea) {
                         double[] thin = thinned(ring);
@@ -60,6 +60,17 @@ public final class ContourTracer {
             }
         }
         return rings;
+    }
+
+    /** The first column from one on that is not as the one above it; the width when there is none. */
+    private int differs(int from, int y) {
+        int row = crack(0, y);
+        if (y == 0) {
+            return bitmap.nextOn(from, bitmap.width);
+        }
+        int above = row - bitmap.width;
+        int other = Arrays.mismatch(bitmap.on, row + from, row + bitmap.width, bitmap.on, above + from, row);
+        return other < 0 ? bitmap.width : from + other;
     }
 
     /** Follows an edge with the set pixels on its right hand. */

@@ -21,23 +21,17 @@ final class Dilation {
         for (int dy = 0; dy <= r; dy++) {
             half[dy] = (int) Math.floor(Math.sqrt(radius * radius - dy * dy));
         }
-        int w = bitmap.width;
-        for (int y = 0; y < bitmap.height; y++) {
-            for (int x = 0; x < w; x++) {
-                if (bitmap.isEdge(x, y)) {
-                    stamp(out, x, y, half);
-                }
-            }
-        }
+        bitmap.eachEdge((y, start, end) -> stamp(out, y, start, end, half));
         return out;
     }
 
-    private static void stamp(Bitmap out, int x, int y, int[] half) {
+    /** All within reach of pixels of a row that lie side by side. */
+    private static void stamp(Bitmap out, int y, int start, int end, int[] half) {
         int r = half.length - 1;
         for (int dy = Math.max(-r, -y); dy <= Math.min(r, out.height - 1 - y); dy++) {
             int reach = half[Math.abs(dy)];
             int row = (y + dy) * out.width;
-            Arrays.fill(out.on, row + Math.max(0, x - reach), row + Math.min(out.width - 1, x + reach) + 1, true);
+            Arrays.fill(out.on, row + Math.max(0, start - reach), row + Math.min(out.width, end + reach), true);
         }
     }
 }

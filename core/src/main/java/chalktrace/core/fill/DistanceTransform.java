@@ -53,21 +53,22 @@ final class DistanceTransform {
     private static void lowestParabolas(float[] f, float[] out, int offset) {
         int n = f.length;
         int[] at = new int[n];
-        float[] from = new float[n + 1];
+        // As floats, squares of more than 4096 would not be exact.
+        double[] from = new double[n + 1];
         int last = -1;
         for (int q = 0; q < n; q++) {
             if (f[q] >= FAR) {
                 continue;
             }
-            float meets = Float.NEGATIVE_INFINITY;
+            double meets = Double.NEGATIVE_INFINITY;
             while (last >= 0) {
                 int p = at[last];
-                meets = (f[q] + (float) q * q - f[p] - (float) p * p) / (2f * (q - p));
+                meets = (q + p + ((double) f[q] - f[p]) / (q - p)) / 2;
                 if (meets > from[last]) {
                     break;
                 }
                 last--;
-                meets = Float.NEGATIVE_INFINITY;
+                meets = Double.NEGATIVE_INFINITY;
             }
             last++;
             at[last] = q;
@@ -76,7 +77,7 @@ final class DistanceTransform {
         if (last < 0) {
             return;
         }
-        from[last + 1] = Float.POSITIVE_INFINITY;
+        from[last + 1] = Double.POSITIVE_INFINITY;
         int k = 0;
         for (int q = 0; q < n; q++) {
             while (from[k + 1] < q) {

@@ -33,13 +33,11 @@ final class RingGrowth {
     /** @param reach the longest way, in pixels */
     static Bitmap around(Bitmap region, Bitmap barrier, double reach) {
         RingGrowth growth = new RingGrowth(region, barrier, reach);
-        for (int y = 0; y < region.height; y++) {
-            for (int x = 0; x < region.width; x++) {
-                if (region.isEdge(x, y)) {
-                    growth.spread(x, y, 0);
-                }
+        region.eachEdge((y, start, end) -> {
+            for (int x = start; x < end; x++) {
+                growth.spread(x, y, 0);
             }
-        }
+        });
         growth.run();
         return growth.out;
     }

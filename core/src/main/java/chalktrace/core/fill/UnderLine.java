@@ -19,9 +19,10 @@ final class UnderLine {
         int[][] about = about(reach);
         int[] box = box(region, (int) Math.floor(reach));
         for (int y = box[1]; y < box[3]; y++) {
-            for (int x = box[0]; x < box[2]; x++) {
-                int i = y * region.width + x;
-                if (lines.on[i] && !region.on[i] && isOurs(x, y, region, lines, about)) {
+            int row = y * region.width;
+            int end = row + box[2];
+            for (int i = lines.nextOn(row + box[0], end); i < end; i = lines.nextOn(i + 1, end)) {
+                if (!region.on[i] && isOurs(i - row, y, region, lines, about)) {
                     out.on[i] = true;
                 }
             }
@@ -75,13 +76,16 @@ final class UnderLine {
         int right = -1;
         int bottom = -1;
         for (int y = 0; y < region.height; y++) {
-            for (int x = 0; x < region.width; x++) {
-                if (region.on[y * region.width + x]) {
-                    left = Math.min(left, x);
-                    right = Math.max(right, x);
-                    top = Math.min(top, y);
-                    bottom = y;
-                }
+            int row = y * region.width;
+            int end = row + region.width;
+            int first = region.nextOn(row, end);
+            if (first < end) {
+                left = Math.min(left, first - row);
+                top = Math.min(top, y);
+                bottom = y;
+            }
+            for (int i = region.nextOn(row + right + 1, end); i < end; i = region.nextOn(row + right + 1, end)) {
+                right = region.nextOff(i, end) - 1 - row;
             }
         }
         return new int[] {
