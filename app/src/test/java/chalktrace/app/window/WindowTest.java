@@ -19,6 +19,7 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.Word;
 import chalktrace.core.sound.PlayPath.Round;
+import chalktrace.core.stroke.Stroke;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.file.ShotFile;
@@ -96,6 +97,21 @@ class WindowTest {
         stroke(robot, 500, 200, 500, 420);
         assertThat(level().drawing(2).orElseThrow().strokes()).isEmpty();
         assertThat(level().drawing(1).orElseThrow().strokes()).hasSize(1);
+    }
+
+    @Test
+    void arrowsMoveWhatIsSelectedOrElseStep(FxRobot robot) {
+        stroke(robot, 300, 200, 700, 300);
+        robot.type(KeyCode.RIGHT, 3).type(KeyCode.LEFT, 2);
+        assertThat(window.session.transport().frame()).isEqualTo(1);
+        Stroke drawn = level().drawing(1).orElseThrow().strokes().get(0);
+        robot.press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+        robot.type(KeyCode.RIGHT, 3).type(KeyCode.LEFT);
+        assertThat(window.session.transport().frame()).isEqualTo(1);
+        Stroke moved = level().drawing(1).orElseThrow().strokes().get(0);
+        assertThat(moved.curve().x(0) - drawn.curve().x(0)).isCloseTo(2, within(1e-6));
+        robot.type(KeyCode.ESCAPE).type(KeyCode.LEFT);
+        assertThat(window.session.transport().frame()).isZero();
     }
 
     @Test
