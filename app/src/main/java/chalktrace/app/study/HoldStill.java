@@ -30,6 +30,9 @@ final class HoldStill {
         this.work = work;
         this.board = board;
         work.heldStillProperty().addListener((property, before, held) -> {
+            if (held) {
+                work.chooseAny();
+            }
             last = held ? now() : Optional.empty();
             owedX = 0;
             owedY = 0;

@@ -19,6 +19,7 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Ride;
 import chalktrace.core.shot.Shot;
 import java.util.List;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -66,7 +67,9 @@ final class PointRows extends VBox {
         still.setId("hold-still");
         still.getStyleClass().add("edged");
         still.selectedProperty().bindBidirectional(work.heldStillProperty());
-        still.disableProperty().bind(work.chosenProperty().isEmpty());
+        still.disableProperty()
+                .bind(Bindings.createBooleanBinding(
+                        () -> work.movingProperty().get().isEmpty(), work.movingProperty()));
         HBox first = new HBox(8, track, still);
         getChildren().addAll(first, Rows.section(Words.STUDY.of("points")), points, tables.row());
         Refresh.on(

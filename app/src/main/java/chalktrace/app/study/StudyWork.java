@@ -118,6 +118,19 @@ final class StudyWork {
         return goesOn;
     }
 
+    /** Where no point is chosen, chooses one that is known on the frame, or else any. */
+    void chooseAny() {
+        if (chosen.get().isEmpty()) {
+            int frame = session.transport().frame();
+            List<MovingTrack> shown = moving.get();
+            shown.stream()
+                    .filter(one -> one.movement().knows(frame))
+                    .findFirst()
+                    .or(() -> shown.stream().findFirst())
+                    .ifPresent(one -> chosen.set(one.track().id()));
+        }
+    }
+
     /** Goes to where a point was lost, so that the next touch says where it goes on. */
     void findAgain(Track track, TrackPath.Lost loss) {
         chosen.set(track.id());

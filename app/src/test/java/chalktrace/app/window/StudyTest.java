@@ -218,6 +218,20 @@ class StudyTest {
     }
 
     @Test
+    void theViewHoldsStillToAPointThatIsThereWhereNoneIsChosen(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
+        window.await(() -> robot.lookup("#hold-still").query().isDisabled());
+        robot.interact(() -> window.session.document().apply(TrackEdits.add(pair())));
+        window.await(() -> !robot.lookup("#hold-still").query().isDisabled());
+        go(10);
+        fire(robot, "hold-still");
+        Point2D shoulder = onScreen(shot().tracks().get(0), 10);
+        go(20);
+        assertThat(onScreen(shot().tracks().get(0), 20).distance(shoulder)).isLessThan(2);
+    }
+
+    @Test
     void aPairHoldsTheViewStillInTurnAndSizeToo(FxRobot robot) {
         window.open(shotFile);
         robot.interact(() -> {
