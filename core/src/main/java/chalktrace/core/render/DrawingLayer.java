@@ -5,7 +5,6 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Placement;
 import java.awt.Rectangle;
 import java.awt.geom.AffineTransform;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -118,18 +117,29 @@ public record DrawingLayer(
 
     private Raster raster(Surface surface) {
         AffineTransform toDevice = toDevice(surface);
-        return surface.rasters().get(drawing, key(surface), toDevice, () -> {
-            List<Drawing> pieces = surface.rasters().pieces(drawing);
-            List<Raster> made = new ArrayList<>();
-            for (Drawing piece : pieces) {
-                made.add(
-                        pieces.size() == 1
-                                ? painted(piece, toDevice, surface)
-                                : surface.rasters()
-                                        .get(piece, key(surface), toDevice, () -> painted(piece, toDevice, surface)));
+        RasterCache rasters = surface.rasters();
+        return rasters.get(drawing, key(surface), toDevice, () -> {
+            List<Drawing> pieces = rasters.pieces(drawing);
+            if (pieces.size() == 1) {
+                return painted(pieces.get(0), toDevice, surface);
             }
-            return Raster.merged(made);
+            Optional<Drawing> start = rasters.start(pieces);
+            if (start.isEmpty()) {
+                return merged(pieces, toDevice, surface);
+            }
+            int last = pieces.size() - 1;
+            Raster below = rasters.get(
+                    start.get(), key(surface), toDevice, () -> merged(pieces.subList(0, last), toDevice, surface));
+            return Raster.merged(List.of(below, merged(pieces.subList(last, last + 1), toDevice, surface)));
         });
+    }
+
+    /** Pieces laid over each other. */
+    private Raster merged(List<Drawing> pieces, AffineTransform toDevice, Surface surface) {
+        return Raster.merged(pieces.stream()
+                .map(piece ->
+                        surface.rasters().get(piece, key(surface), toDevice, () -> painted(piece, toDevice, surface)))
+                .toList());
     }
 
     private Raster painted(Drawing what, AffineTransform toDevice, Surface surface) {

@@ -51,6 +51,11 @@ public final class RasterCache {
         return chunks.of(drawing);
     }
 
+    /** All but the last of a drawing's pieces as one, where another drawing has begun so before. */
+    Optional<Drawing> start(List<Drawing> pieces) {
+        return chunks.start(pieces);
+    }
+
     /** A raster that is at hand, made for another transform. @param change from its places to the wanted ones */
     record Near(Raster raster, AffineTransform change) {}
 

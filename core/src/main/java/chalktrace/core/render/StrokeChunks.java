@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Cuts full drawings into pieces that stay the same objects while the drawing changes elsewhere, so that a stroke more or
@@ -54,6 +55,22 @@ final class StrokeChunks {
             start = end;
         }
         return all;
+    }
+
+    /**
+     * What pieces begin with, all but the last of them together, once that is asked for a second time: whoever draws adds to the last piece, and what
+     * comes before it needs to be laid together only once.
+     */
+    Optional<Drawing> start(List<Drawing> pieces) {
+        List<DrawingItem> items = pieces.subList(0, pieces.size() - 1).stream()
+                .flatMap(piece -> piece.items().stream())
+                .toList();
+        boolean known;
+        synchronized (this) {
+            known = this.pieces.containsKey(new Key(items));
+        }
+        Drawing start = piece(items);
+        return known ? Optional.of(start) : Optional.empty();
     }
 
     private static boolean endsPiece(Stroke stroke) {

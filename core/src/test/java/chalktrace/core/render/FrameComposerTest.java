@@ -480,6 +480,23 @@ class FrameComposerTest {
     }
 
     @Test
+    void aFullDrawingLooksTheSameStrokeAfterStrokeAsPaintedAnew() {
+        FrameComposer composer = composer();
+        List<Stroke> strokes = new ArrayList<>();
+        for (int i = 0; i < 150; i++) {
+            strokes.add(Shots.line(i, 10 + i % 150, 300 - i, 170 - i % 140).withChalk("chalk-" + (1 + i % 6)));
+            if (i > 90) {
+                assertThat(composer.composeWhole(Scenes.of(withStrokes(strokes), 0, EXPORT, NO_FOOTAGE)))
+                        .isEqualTo(composer().composeWhole(Scenes.of(withStrokes(strokes), 0, EXPORT, NO_FOOTAGE)));
+            }
+            if (i % 20 == 10) {
+                // Undone, and drawn otherwise.
+                strokes.remove(strokes.size() - 1);
+            }
+        }
+    }
+
+    @Test
     void whileAViewIsMovedWhatIsAtHandServesAndItIsTheSameForWholePixels() {
         Shot shot = lines(Exposure.of(0, 1, 2));
         Scene scene = Scenes.of(shot, 0, EXPORT, NO_FOOTAGE);
