@@ -62,6 +62,10 @@ final class StrokeChunks {
      * comes before it needs to be laid together only once.
      */
     Optional<Drawing> start(List<Drawing> pieces) {
+        if (pieces.size() < 3) {
+            // They begin with a piece, which is kept by itself.
+            return Optional.empty();
+        }
         List<DrawingItem> items = pieces.subList(0, pieces.size() - 1).stream()
                 .flatMap(piece -> piece.items().stream())
                 .toList();
