@@ -324,16 +324,23 @@ public final class BoardView extends Region {
                 : shot;
     }
 
-    private Scene scene() {
-        Shot shot = shownShot();
+    /** The frame whose drawings are seen: that at the gate, but where one looks at another for a moment. */
+    public int frameSeen() {
+        Shot shot = session.document().shownProperty().get();
         int gate = session.transport().frame();
         if (session.view().flippedProperty().get()) {
-            gate = shot.setup().clamp(session.view().keptFrameProperty().get());
-        } else if (session.view().peekBackProperty().get()) {
-            gate = frameBefore(shot, session.selection().level(), gate);
+            return shot.setup().clamp(session.view().keptFrameProperty().get());
         }
-        FootagePictures pictures = session.footages().ask(seen(shot, footageIsSeen()), ofFootage(shot, gate));
-        return whole(shot, gate, pictures);
+        return session.view().peekBackProperty().get()
+                ? frameBefore(shot, session.selection().level(), gate)
+                : gate;
+    }
+
+    private Scene scene() {
+        Shot shot = shownShot();
+        int frame = frameSeen();
+        FootagePictures pictures = session.footages().ask(seen(shot, footageIsSeen()), ofFootage(shot, frame));
+        return whole(shot, frame, pictures);
     }
 
     /** With all that lies over the shot. */

@@ -101,6 +101,10 @@ public final class Selection {
         return pick;
     }
 
+    public boolean isPicked() {
+        return pick.get() != null;
+    }
+
     public boolean isChosen(Item.Kind kind, String id) {
         return new Item(kind, id).equals(item.get());
     }

@@ -51,48 +51,50 @@ final class PathWords extends Pane {
         if (!isVisible()) {
             return;
         }
-        int gate = work.session().transport().frame();
+        int frame = board.frameSeen();
         List<StudyWork.MovingTrack> here = work.movingProperty().get().stream()
-                .filter(moving -> moving.movement().knows(gate))
+                .filter(moving -> moving.movement().knows(frame))
                 .toList();
         while (lines.size() < here.size()) {
             lines.add(new Line());
         }
-        getChildren().setAll(lines.subList(0, here.size()));
+        if (getChildren().size() != here.size()) {
+            getChildren().setAll(lines.subList(0, here.size()));
+        }
         for (int i = 0; i < here.size(); i++) {
-            show(lines.get(i), here.get(i), gate);
+            show(lines.get(i), here.get(i), frame);
         }
     }
 
-    private void show(Line line, StudyWork.MovingTrack moving, int gate) {
+    private void show(Line line, StudyWork.MovingTrack moving, int frame) {
         MovingPoint path = moving.movement();
-        Point2D at = board.toBoard(path.x(gate), path.y(gate));
-        String spacing = path.spacing(gate).isPresent()
-                ? String.format(Locale.ROOT, "  %.1f px", path.spacing(gate).getAsDouble())
+        Point2D at = board.toBoard(path.x(frame), path.y(frame));
+        String spacing = path.spacing(frame).isPresent()
+                ? String.format(Locale.ROOT, "  %.1f px", path.spacing(frame).getAsDouble())
                 : "";
         double x = Math.max(4, Math.min(board.getWidth() - 120, at.getX() + 11));
         double y = Math.max(14, Math.min(board.getHeight() - 6, at.getY() - 10));
         line.relocate(Math.rint(x), Math.rint(y - BASELINE));
         line.say(
-                moving.track().name() + spacing + apart(moving, gate),
+                moving.track().name() + spacing + apart(moving, frame),
                 Colors.of(moving.track().color()));
     }
 
     /** How far a drawn part is from the chosen point, in figures. */
-    private String apart(StudyWork.MovingTrack moving, int gate) {
+    private String apart(StudyWork.MovingTrack moving, int frame) {
         if (!moving.isDrawn()) {
             return "";
         }
         return work.movingProperty().get().stream()
                 .filter(other -> other.track().id().equals(work.chosenProperty().get()))
-                .filter(other -> other.movement().knows(gate))
+                .filter(other -> other.movement().knows(frame))
                 .findFirst()
                 .map(other -> String.format(
                         Locale.ROOT,
                         Words.STUDY.of("from"),
                         Math.hypot(
-                                other.movement().x(gate) - moving.movement().x(gate),
-                                other.movement().y(gate) - moving.movement().y(gate)),
+                                other.movement().x(frame) - moving.movement().x(frame),
+                                other.movement().y(frame) - moving.movement().y(frame)),
                         other.track().name()))
                 .orElse("");
     }

@@ -75,10 +75,6 @@ public final class TraceFeature implements Feature {
         return !drawings.isEmpty();
     }
 
-    private boolean isPicked() {
-        return session.selection().pickProperty().get() != null;
-    }
-
     @Override
     public void actions(Keys keys) {
         Picking picking = work.picking();
@@ -91,15 +87,15 @@ public final class TraceFeature implements Feature {
                 .on(Action.FILL, () -> hold(Tool.FILL))
                 .on(Action.GUIDES, () -> hold(Tool.GUIDES))
                 .on(Action.SNAP, () -> turn(work.snapping().onProperty()))
-                .onWhile(Action.NUDGE_LEFT, this::isPicked, () -> picking.nudge(-1, 0))
-                .onWhile(Action.NUDGE_RIGHT, this::isPicked, () -> picking.nudge(1, 0))
+                .onWhile(Action.NUDGE_LEFT, session.selection()::isPicked, () -> picking.nudge(-1, 0))
+                .onWhile(Action.NUDGE_RIGHT, session.selection()::isPicked, () -> picking.nudge(1, 0))
                 .on(Action.NUDGE_UP, () -> picking.nudge(0, -1))
                 .on(Action.NUDGE_DOWN, () -> picking.nudge(0, 1))
                 .on(Action.PUSH_LEFT, () -> picking.nudge(-PUSH_PX, 0))
                 .on(Action.PUSH_RIGHT, () -> picking.nudge(PUSH_PX, 0))
                 .on(Action.PUSH_UP, () -> picking.nudge(0, -PUSH_PX))
                 .on(Action.PUSH_DOWN, () -> picking.nudge(0, PUSH_PX))
-                .onWhile(Action.PUT_AWAY, this::isPicked, picking::putAway)
+                .onWhile(Action.PUT_AWAY, session.selection()::isPicked, picking::putAway)
                 .on(Action.COPY, exchange::copy)
                 .on(Action.CUT, exchange::cut)
                 .on(Action.PASTE, exchange::paste)

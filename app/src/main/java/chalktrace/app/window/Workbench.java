@@ -301,17 +301,13 @@ public final class Workbench {
         return button;
     }
 
-    private boolean nothingIsPicked() {
-        return session.selection().pickProperty().get() == null;
-    }
-
     /** What the keys do that belong to no feature. */
     private void bindGround() {
         Steps steps = new Steps(session);
         keys.on(Action.FRAME_BACK, () -> steps.frame(-1))
                 .on(Action.FRAME_ON, () -> steps.frame(1))
-                .onWhile(Action.NUDGE_LEFT, this::nothingIsPicked, () -> steps.frame(-1))
-                .onWhile(Action.NUDGE_RIGHT, this::nothingIsPicked, () -> steps.frame(1))
+                .onWhile(Action.NUDGE_LEFT, () -> !session.selection().isPicked(), () -> steps.frame(-1))
+                .onWhile(Action.NUDGE_RIGHT, () -> !session.selection().isPicked(), () -> steps.frame(1))
                 .on(Action.MARK_BACK, () -> steps.mark(-1))
                 .on(Action.MARK_ON, () -> steps.mark(1))
                 .on(Action.DRAWING_BACK, () -> steps.drawing(-1))

@@ -44,6 +44,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -581,6 +582,21 @@ class StudyTest {
                 .document()
                 .apply(ReferenceEdits.change("hide", "footage-1", clip -> clip.withVisible(false))));
         seen(words, false);
+    }
+
+    @Test
+    void aFrameThatIsFlippedToHasTheNamesAtItsOwnPlaces(FxRobot robot) {
+        trackOnFrame20(robot);
+        Pane words = robot.lookup("#path-words").queryAs(Pane.class);
+        window.await(() -> words.getChildren().size() == 1);
+        double before = words.getChildren().get(0).getLayoutX();
+        robot.interact(() -> {
+            window.session.view().keptFrameProperty().set(30);
+            window.session.view().flippedProperty().set(true);
+        });
+        double moved = onScreen(30).getX() - onScreen(20).getX();
+        assertThat(Math.abs(moved)).isGreaterThan(10);
+        window.await(() -> Math.abs(words.getChildren().get(0).getLayoutX() - before - moved) < 2);
     }
 
     /** The point's dot on the frame, and its name beside it. */
