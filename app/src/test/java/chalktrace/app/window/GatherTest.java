@@ -142,7 +142,8 @@ class GatherTest {
         String file = shot().footage().get(0).file();
         window.await(() -> window.session.footages().hasProxy(file)
                 && window.session.jobs().running().isEmpty());
-        assertThat(window.session.proxies().bytesProperty().get()).isPositive();
+        // What it takes on the disk is counted after the job has ended.
+        window.await(() -> window.session.proxies().bytesProperty().get() > 0);
         robot.interact(() -> window.session.transport().play(1));
         window.await(() -> seen(robot).equals("Showing proxy"));
         robot.interact(() -> window.session.transport().togglePlay());
