@@ -8,8 +8,8 @@ import java.util.List;
 /**
  * Follows a point of the picture, and stops where it can't be followed. From picture to picture it is moved by {@link Shift}, there and back again (Z. Kalal,
  * K. Mikolajczyk, J. Matas, "Forward-backward error", ICPR 2010); then it is set exactly by what was seen around it at first, so that nothing drifts. Where that
- * changes slowly, as on a thing that turns, what is kept is renewed; where it changes at once, the point is covered, and lost. Pictures come in order, in
- * either direction; not for several threads.
+ * changes slowly, as on a thing that turns, the way back is looked at again and again, and what is kept is renewed; where it changes at once, the point is
+ * covered, and lost. Pictures come in order, in either direction; not for several threads.
  */
 public final class PointTracker {
 
@@ -90,6 +90,11 @@ public final class PointTracker {
     /** Each renewal makes it so much less certain. */
     private static final double RENEWAL_COST = 0.97;
 
+    /** Where it looks less like the template than this, the way back is looked at, at most after so many pictures. */
+    private static final double CHANGED_BELOW = 0.92;
+
+    private static final int CONFIRMED_EVERY = 5;
+
     /** So many of the last places are looked at again once it is lost, each by so many steps back. */
     private static final int CONFIRMED = 12;
 
@@ -113,6 +118,8 @@ public final class PointTracker {
     private Warp warp;
     private Warp before;
     private boolean renewed;
+    private int unconfirmed;
+    private double likeness = 1;
     private double usual = -1;
     private double usualMiddle = -1;
     private double usualLikeness = 0.9;
@@ -164,8 +171,18 @@ public final class PointTracker {
         }
         keep();
         // The place of this picture is kept by now, and not yet said: it is not among those that were found.
-        int doubtful = renewed && confirms ? doubtful() : 0;
+        int doubtful = confirms && (renewed || isDue()) ? doubtful() : 0;
         return doubtful > 0 ? new Lost(COVERED, doubtful - 1) : step;
+    }
+
+    /** Whether the look has changed, and the way back was not looked at for so long that soon it will not reach to where it was sure. */
+    private boolean isDue() {
+        unconfirmed++;
+        if (unconfirmed < CONFIRMED_EVERY || likeness >= CHANGED_BELOW) {
+            return false;
+        }
+        unconfirmed = 0;
+        return true;
     }
 
     /**
@@ -232,6 +249,7 @@ public final class PointTracker {
         warp = fit.warp();
         template.learn(whole, warp);
         best = Math.max(best, usual);
+        likeness = fit.whole();
         usual = usual < 0 ? fit.whole() : usual + 0.2 * (fit.whole() - usual);
         usualMiddle = usualMiddle < 0 ? fit.middleError() : usualMiddle + 0.2 * (fit.middleError() - usualMiddle);
         if (fit.whole() < RENEWED_BELOW
