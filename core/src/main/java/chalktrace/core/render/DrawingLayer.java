@@ -112,10 +112,15 @@ public record DrawingLayer(
     @Override
     public void warm(Surface surface) {
         raster(surface);
-        within.ifPresent(layer -> layer.warm(surface));
+        within.ifPresent(layer -> layer.warmWhole(surface));
     }
 
-    private Raster raster(Surface surface) {
+    /** As {@link #warm}, for what is asked for run by run. */
+    void warmWhole(Surface surface) {
+        raster(surface).merged();
+    }
+
+    private RasterPile raster(Surface surface) {
         AffineTransform toDevice = toDevice(surface);
         RasterCache rasters = surface.rasters();
         return rasters.get(drawing, key(surface), toDevice, () -> {
@@ -128,22 +133,26 @@ public record DrawingLayer(
                 return merged(pieces, toDevice, surface);
             }
             int last = pieces.size() - 1;
-            Raster below = rasters.get(
+            RasterPile below = rasters.get(
                     start.get(), key(surface), toDevice, () -> merged(pieces.subList(0, last), toDevice, surface));
-            return Raster.merged(List.of(below, merged(pieces.subList(last, last + 1), toDevice, surface)));
+            return new RasterPile(List.of(below.merged(), piece(pieces.get(last), toDevice, surface)));
         });
     }
 
     /** Pieces laid over each other. */
-    private Raster merged(List<Drawing> pieces, AffineTransform toDevice, Surface surface) {
-        return Raster.merged(pieces.stream()
-                .map(piece ->
-                        surface.rasters().get(piece, key(surface), toDevice, () -> painted(piece, toDevice, surface)))
-                .toList());
+    private RasterPile merged(List<Drawing> pieces, AffineTransform toDevice, Surface surface) {
+        return new RasterPile(List.of(Raster.merged(
+                pieces.stream().map(piece -> piece(piece, toDevice, surface)).toList())));
     }
 
-    private Raster painted(Drawing what, AffineTransform toDevice, Surface surface) {
-        return StrokePainter.paint(what, this::chalk, look, toDevice, whole(surface));
+    private Raster piece(Drawing piece, AffineTransform toDevice, Surface surface) {
+        return surface.rasters()
+                .get(piece, key(surface), toDevice, () -> painted(piece, toDevice, surface))
+                .merged();
+    }
+
+    private RasterPile painted(Drawing what, AffineTransform toDevice, Surface surface) {
+        return new RasterPile(List.of(StrokePainter.paint(what, this::chalk, look, toDevice, whole(surface))));
     }
 
     private AffineTransform toDevice(Surface surface) {

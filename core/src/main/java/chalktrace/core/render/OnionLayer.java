@@ -31,7 +31,7 @@ record OnionLayer(List<Neighbour> neighbours) implements SceneLayer {
 
     @Override
     public void warm(Surface surface) {
-        neighbours.forEach(neighbour -> neighbour.lines().warm(surface));
+        neighbours.forEach(neighbour -> neighbour.lines().warmWhole(surface));
     }
 
     @Override

@@ -32,7 +32,7 @@ public final class RasterCache {
      *
      * @param look anything with equality that changes the pixels besides the drawing and the transform
      */
-    Raster get(Drawing drawing, Object look, AffineTransform transform, Supplier<Raster> make) {
+    RasterPile get(Drawing drawing, Object look, AffineTransform transform, Supplier<RasterPile> make) {
         Entry entry;
         synchronized (entries) {
             entry = entries.computeIfAbsent(new Key(drawing, look, transform), key -> new Entry());
@@ -57,11 +57,11 @@ public final class RasterCache {
     }
 
     /** A raster that is at hand, made for another transform. @param change from its places to the wanted ones */
-    record Near(Raster raster, AffineTransform change) {}
+    record Near(RasterPile raster, AffineTransform change) {}
 
     /** The raster of a drawing as it is wanted, or the latest that was made of it; empty when there is none yet. */
     Optional<Near> near(Drawing drawing, Object look, AffineTransform transform) {
-        Raster found = null;
+        RasterPile found = null;
         AffineTransform made = null;
         synchronized (entries) {
             for (Map.Entry<Key, Entry> entry : entries.entrySet()) {
@@ -87,7 +87,7 @@ public final class RasterCache {
         }
     }
 
-    private void count(Raster made) {
+    private void count(RasterPile made) {
         synchronized (entries) {
             bytes += made.bytes();
             Iterator<Entry> oldest = entries.values().iterator();
@@ -102,7 +102,7 @@ public final class RasterCache {
     }
 
     private static final class Entry {
-        private volatile Raster raster;
+        private volatile RasterPile raster;
     }
 
     private static final class Key {
