@@ -1,5 +1,6 @@
 package chalktrace.core.render;
 
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Placement;
@@ -157,10 +158,15 @@ public record DrawingLayer(
 
     private AffineTransform toDevice(Surface surface) {
         AffineTransform toDevice = surface.view().toDevice();
-        toDevice.concatenate(moved);
-        toDevice.concatenate(
-                placement.transform(surface.size().width() / 2.0, surface.size().height() / 2.0));
+        toDevice.concatenate(onPicture(surface.size()));
         return toDevice;
+    }
+
+    /** Where its places come to lie on a picture of a size. */
+    AffineTransform onPicture(PictureSize size) {
+        AffineTransform out = new AffineTransform(moved);
+        out.concatenate(placement.transform(size.width() / 2.0, size.height() / 2.0));
+        return out;
     }
 
     private Object key(Surface surface) {

@@ -11,9 +11,7 @@ final class GroundLight {
     /** What lies right under a line is looked at in cells of this many device pixels. */
     private static final int CELL = 4;
 
-    /** What lies near it, and all around it, in cells of cells. */
-    private static final int NEAR = 2;
-
+    /** What lies all around it, in cells of cells. */
     private static final int AROUND = 16;
 
     private static final int EVERY = 2;
@@ -55,8 +53,19 @@ final class GroundLight {
             }
         }
         under = roots(cells);
-        near = roots(spread(cells, NEAR));
+        near = roots(softened(cells));
         around = roots(spread(cells, AROUND));
+    }
+
+    /** The root of the luminance of each pixel of a tile. */
+    static int[] roots(PixelTile tile) {
+        float[] luminances = new float[tile.width() * tile.height()];
+        for (int y = 0; y < tile.height(); y++) {
+            for (int x = 0; x < tile.width(); x++) {
+                luminances[y * tile.width() + x] = luminance(tile.pixels()[tile.offset() + y * tile.stride() + x]);
+            }
+        }
+        return roots(luminances);
     }
 
     /** The row of cells that a row of the tile lies in. */
@@ -65,16 +74,27 @@ final class GroundLight {
     }
 
     /** The words that a row of cells gives lines in some tones, one for each pixel from the tile's left edge on. */
-    void colors(OnionTones tones, int row, int[] out) {
+    void colors(OnionTones tones, boolean goesDark, int row, int[] out) {
         int x = 0;
         for (int column = 0; column < columns; column++) {
             int cell = row * columns + column;
-            int word = tones.over(under[cell], near[cell], around[cell]);
-            int end = Math.min(out.length, (left + column + 1) * CELL - x0);
+            boolean dark = tones.isDark(near[cell], around[cell], goesDark);
+            int word = tones.over(under[cell], near[cell], dark);
+            int next = word;
+            // From cell to cell it changes by and by, unless it changes over.
+            if (column + 1 < columns && tones.isDark(near[cell + 1], around[cell + 1], goesDark) == dark) {
+                next = tones.over(under[cell + 1], near[cell + 1], dark);
+            }
+            int start = (left + column) * CELL - x0;
+            int end = Math.min(out.length, start + CELL);
             for (; x < end; x++) {
-                out[x] = word;
+                out[x] = Blend.mix(word, next, (x - start) * 256 / CELL);
             }
         }
+    }
+
+    private static float luminance(int word) {
+        return 0.2126f * LINEAR[word >> 16 & 255] + 0.7152f * LINEAR[word >> 8 & 255] + 0.0722f * LINEAR[word & 255];
     }
 
     private static float mean(PixelTile tile, int left, int top) {
@@ -82,14 +102,35 @@ final class GroundLight {
         int count = 0;
         for (int y = Math.max(0, top); y < Math.min(tile.height(), top + CELL); y += EVERY) {
             for (int x = Math.max(0, left); x < Math.min(tile.width(), left + CELL); x += EVERY) {
-                int word = tile.pixels()[tile.offset() + y * tile.stride() + x];
-                sum += 0.2126f * LINEAR[word >> 16 & 255]
-                        + 0.7152f * LINEAR[word >> 8 & 255]
-                        + 0.0722f * LINEAR[word & 255];
+                sum += luminance(tile.pixels()[tile.offset() + y * tile.stride() + x]);
                 count++;
             }
         }
         return sum / count;
+    }
+
+    /** The mean of each cell and those that touch it, so that lines show no cells. */
+    private float[] softened(float[] cells) {
+        float[] across = new float[cells.length];
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                int at = row * columns + column;
+                across[at] = mean(cells, at, column > 0 ? 1 : 0, column + 1 < columns ? 1 : 0, 1);
+            }
+        }
+        float[] out = new float[cells.length];
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                int at = row * columns + column;
+                out[at] = mean(across, at, row > 0 ? 1 : 0, row + 1 < rows ? 1 : 0, columns);
+            }
+        }
+        return out;
+    }
+
+    private static float mean(float[] cells, int at, int before, int after, int step) {
+        return (cells[at - before * step] * before + cells[at] + cells[at + after * step] * after)
+                / (1 + before + after);
     }
 
     /** For each cell the mean of the larger one that it lies in. */

@@ -9,8 +9,9 @@ import java.util.List;
  * what its strength says.
  *
  * @param neighbours the first at the bottom
+ * @param ground what they lie on
  */
-record OnionLayer(List<Neighbour> neighbours) implements SceneLayer {
+record OnionLayer(List<Neighbour> neighbours, OnionGround ground) implements SceneLayer {
 
     /** The contrast at full strength is one more than this; a strength of 0.6 gives the 3:1 of WCAG 2.2, 1.4.11, and some to spare. */
     private static final double CONTRAST = 3.75;
@@ -50,42 +51,46 @@ record OnionLayer(List<Neighbour> neighbours) implements SceneLayer {
 
     @Override
     public void paint(Surface surface, PixelTile tile) {
-        Painting painting = new Painting(tile);
+        Painting painting = new Painting(tile, surface);
         for (Neighbour neighbour : neighbours) {
-            painting.start(neighbour.tones());
+            painting.start(neighbour);
             neighbour.lines().eachRun(surface, tile, painting);
         }
     }
 
     /** Looks at the ground of a tile once, before the first line is on it, and works out a neighbour's tones once for each row of cells. */
-    private static final class Painting implements Raster.RunTaker {
+    private final class Painting implements Raster.RunTaker {
 
         private final PixelTile tile;
+        private final Surface surface;
         private final int[] below;
         private final int[] colors;
-        private GroundLight ground;
+        private GroundLight light;
         private OnionTones tones;
+        private boolean goesDark;
         private int rowOfColors;
 
-        Painting(PixelTile tile) {
+        Painting(PixelTile tile, Surface surface) {
             this.tile = tile;
+            this.surface = surface;
             below = new int[tile.width()];
             colors = new int[tile.width()];
         }
 
-        void start(OnionTones next) {
-            tones = next;
+        void start(Neighbour next) {
+            tones = next.tones();
+            goesDark = ground.goesDark(next, surface);
             rowOfColors = -1;
         }
 
         @Override
         public void take(int left, int y, int[] covers, int from, int count) {
-            if (ground == null) {
-                ground = new GroundLight(tile);
+            if (light == null) {
+                light = new GroundLight(tile);
             }
-            if (ground.row(y) != rowOfColors) {
-                rowOfColors = ground.row(y);
-                ground.colors(tones, rowOfColors, colors);
+            if (light.row(y) != rowOfColors) {
+                rowOfColors = light.row(y);
+                light.colors(tones, goesDark, rowOfColors, colors);
             }
             int start = tile.offset() + y * tile.stride() + left;
             if (count == tile.width()) {

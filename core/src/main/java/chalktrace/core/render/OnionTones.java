@@ -2,6 +2,7 @@ package chalktrace.core.render;
 
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.picture.Srgb;
+import java.util.stream.IntStream;
 
 /**
  * The tones of one colour that stand out from what lies under them, as a contrast after WCAG 2.2 says: darker ones and lighter ones. Where both
@@ -16,6 +17,12 @@ final class OnionTones {
     /** At less contrast a line is lost. */
     private static final double LOST = 2;
 
+    /** A line keeps its way over the whole picture where it stands out by so much at least. */
+    private static final double KEPT = 2.4;
+
+    /** Where so few places speak for one way, earlier drawings go dark and later ones light. */
+    private static final double ABOUT_EVEN = 0.05;
+
     /** Lines are not made darker than that, where there is another way: colours can't be told apart there. */
     private static final double DARKEST = 1.2;
 
@@ -27,7 +34,10 @@ final class OnionTones {
     private final boolean later;
     private final int[] darker = new int[LEVELS];
     private final int[] lighter = new int[LEVELS];
-    private final boolean[] goesDark = new boolean[LEVELS];
+    private final boolean[] standsOutDark = new boolean[LEVELS];
+    private final boolean[] standsOutLight = new boolean[LEVELS];
+    private final boolean[] keepsDark = new boolean[LEVELS];
+    private final boolean[] keepsLight = new boolean[LEVELS];
     private final boolean[] lostDark = new boolean[LEVELS];
     private final boolean[] lostLight = new boolean[LEVELS];
 
@@ -37,6 +47,7 @@ final class OnionTones {
         this.contrast = contrast;
         this.later = later;
         double needed = Math.min(ENOUGH, contrast);
+        double kept = Math.min(KEPT, contrast);
         double lost = Math.min(LOST, contrast);
         for (int i = 0; i < LEVELS; i++) {
             double ground = i / (LEVELS - 1.0) * i / (LEVELS - 1.0);
@@ -44,21 +55,34 @@ final class OnionTones {
             lighter[i] = tone((ground + GLARE) * contrast - GLARE);
             double byLight = (1 + GLARE) / (ground + GLARE);
             double byDark = (ground + GLARE) / GLARE;
-            boolean canLighten = byLight >= needed;
-            boolean canDarken = byDark >= needed * DARKEST;
-            goesDark[i] = canLighten == canDarken ? canDarken ? !later : ground > 0.18 : canDarken;
+            standsOutLight[i] = byLight >= needed;
+            standsOutDark[i] = byDark >= needed * DARKEST;
+            keepsDark[i] = byDark >= kept;
+            keepsLight[i] = byLight >= kept;
             lostDark[i] = byDark < lost && byDark <= byLight;
             lostLight[i] = byLight < lost && byLight < byDark;
         }
     }
 
+    /** Which way lines go that lie on ground of these lightnesses. */
+    boolean goesDark(IntStream grounds) {
+        int[] roots = grounds.toArray();
+        long dark = IntStream.of(roots).filter(root -> standsOutDark[root]).count();
+        long light = IntStream.of(roots).filter(root -> standsOutLight[root]).count();
+        return Math.abs(dark - light) <= roots.length * ABOUT_EVEN ? !later : dark > light;
+    }
+
     /**
-     * The opaque word of a line, by how light it is under it, near it and all around. In a spot of other ground than around it a line changes
-     * over only where it would be lost else: a line that flickers is hard to read.
+     * Whether a line goes dark, by how light it is near it and all around. It goes one way all over the picture, and the other only where it would be hard to
+     * see, in a spot only where it would be lost: a line that flickers is hard to read.
      */
-    int over(int under, int near, int around) {
-        boolean dark = goesDark[around] ? !lostDark[near] : lostLight[near];
-        // Seen against the spot itself and against what is right beside it.
+    boolean isDark(int near, int around, boolean goesDark) {
+        boolean wantedDark = goesDark ? keepsDark[around] : !keepsLight[around];
+        return wantedDark ? !lostDark[near] : lostLight[near];
+    }
+
+    /** The opaque word of a line, seen against what is right under it and against what is beside it. */
+    int over(int under, int near, boolean dark) {
         return dark ? darker[Math.min(under, near)] : lighter[Math.max(under, near)];
     }
 

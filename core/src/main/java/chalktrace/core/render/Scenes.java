@@ -88,7 +88,7 @@ public final class Scenes {
                     .ifPresent(lines -> shown.add(onion.shown(neighbour, lines)));
         }
         if (!shown.isEmpty()) {
-            layers.add(new OnionLayer(shown));
+            layers.add(new OnionLayer(shown, new OnionGround(layers)));
         }
     }
 

@@ -3,9 +3,12 @@ package chalktrace.core.render;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.picture.ArgbPicture;
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
@@ -18,12 +21,14 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Onion skins can be seen over any ground. Contrast is that of WCAG 2.2. */
 class OnionContrastTest {
 
     private static final int WIDTH = 640;
     private static final int HEIGHT = 360;
+    private static final PictureSize SIZE = new PictureSize(WIDTH, HEIGHT);
 
     /** Contrasts along the middle of a neighbour's line, sorted, and the words that it shows. */
     private record Seen(double[] contrasts, List<Rgb> colors) {
@@ -34,7 +39,10 @@ class OnionContrastTest {
     }
 
     private static Seen seen(Grounds ground, boolean later, double strength) {
-        int[] below = ground.words(WIDTH, HEIGHT, 5);
+        return seen(ground.words(WIDTH, HEIGHT, 5), later, strength);
+    }
+
+    private static Seen seen(int[] below, boolean later, double strength) {
         int[] words = below.clone();
         Curve curve = Curve.of(40, 180, 0.8, 200, -60, 0.8, 420, 420, 0.8, 600, 170, 0.8);
         Drawing drawing =
@@ -42,9 +50,17 @@ class OnionContrastTest {
         OnionSkin skin = OnionSkin.usual(Shots.LEVEL);
         DrawingLayer lines = new DrawingLayer(drawing, Shots.empty().chalks(), skin.look(later), Placement.AS_IS, 1);
         Viewpoint view = Viewpoint.plain(WIDTH, HEIGHT);
-        Surface surface = new Surface(Shots.empty().setup().size(), view, new RasterCache(1 << 24), Haste.NONE);
-        new OnionLayer(List.of(skin.shown(
-                        new OnionSkin.Neighbour(Exposure.of(0, 1, 1), later, strength, Placement.AS_IS), lines)))
+        Surface surface = new Surface(SIZE, view, new RasterCache(1 << 24), Haste.NONE);
+        OnionGround under = new OnionGround(List.of(new FootageLayer(
+                new FootagePictures.Shown(new ArgbPicture(SIZE, below), SIZE, 0),
+                Placement.AS_IS,
+                Footage.Look.AS_IS,
+                false)));
+        new OnionLayer(
+                        List.of(skin.shown(
+                                new OnionSkin.Neighbour(Exposure.of(0, 1, 1), later, strength, Placement.AS_IS),
+                                lines)),
+                        under)
                 .paint(surface, PixelTile.whole(words, WIDTH, HEIGHT));
         List<Double> contrasts = new ArrayList<>();
         List<Rgb> colors = new ArrayList<>();
@@ -88,6 +104,26 @@ class OnionContrastTest {
             Seen farthest = seen(ground, later, usual.strength() * usual.falloff());
             assertThat(farthest.at(0.5)).as("farthest, median").isGreaterThanOrEqualTo(1.8);
             assertThat(farthest.at(0.1)).as("farthest, 10th percentile").isGreaterThanOrEqualTo(1.4);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void overGroundOfSoftLightALineChangesByAndByAndNotFromWhiteToBlack(boolean later) {
+        int[] below = new int[WIDTH * HEIGHT];
+        for (int i = 0; i < below.length; i++) {
+            int grey = (int) (105 + 45 * Math.sin(i % WIDTH / 20.0));
+            below[i] = 0xFF000000 | 0x10101 * grey;
+        }
+        List<Rgb> colors =
+                seen(below, later, OnionSkin.usual(Shots.LEVEL).strength()).colors();
+        // A later one's line is broken, so that its next place may be far off.
+        for (int i = 1; i < colors.size(); i++) {
+            Rgb color = colors.get(i);
+            assertThat(color.luminance()).as("place %d", i).isGreaterThan(0.15);
+            assertThat(Math.abs(color.luminance() - colors.get(i - 1).luminance()))
+                    .as("place %d", i)
+                    .isLessThan(later ? 1 : 0.07);
         }
     }
 
