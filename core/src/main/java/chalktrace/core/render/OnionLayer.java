@@ -32,7 +32,10 @@ record OnionLayer(List<Neighbour> neighbours, OnionGround ground) implements Sce
 
     @Override
     public void warm(Surface surface) {
-        neighbours.forEach(neighbour -> neighbour.lines().warmWhole(surface));
+        for (Neighbour neighbour : neighbours) {
+            neighbour.lines().warmWhole(surface);
+            ground.goesDark(neighbour, surface);
+        }
     }
 
     @Override

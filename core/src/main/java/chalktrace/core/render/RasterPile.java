@@ -9,17 +9,19 @@ import java.util.List;
  */
 final class RasterPile {
 
-    /** The first at the bottom. */
-    private final List<Raster> parts;
+    /** The first at the bottom; one once they are laid together. */
+    private volatile List<Raster> parts;
 
-    private Raster merged;
+    private final long bytes;
 
     RasterPile(List<Raster> parts) {
         this.parts = List.copyOf(parts);
+        this.bytes = parts.stream().mapToLong(Raster::bytes).sum();
     }
 
+    /** What it took when it was made, as a budget must count the same when it comes and when it goes. */
     long bytes() {
-        return parts.stream().mapToLong(Raster::bytes).sum();
+        return bytes;
     }
 
     /** Lays it over a tile. @param opacity 0 to 1, of the whole and not of each part */
@@ -48,9 +50,9 @@ final class RasterPile {
 
     /** All of it as one. */
     synchronized Raster merged() {
-        if (merged == null) {
-            merged = parts.size() == 1 ? parts.get(0) : Raster.merged(parts);
+        if (parts.size() > 1) {
+            parts = List.of(Raster.merged(parts));
         }
-        return merged;
+        return parts.get(0);
     }
 }
