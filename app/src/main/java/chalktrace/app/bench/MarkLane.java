@@ -6,6 +6,8 @@ import chalktrace.app.words.Words;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
+import java.util.HashMap;
+import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
@@ -33,9 +35,10 @@ final class MarkLane extends Lane {
         int step = step();
         int first = Math.max(0, (int) Math.floor(scale().frame(-20, width)));
         int last = Math.min(shot.setup().length() - 1, (int) Math.ceil(scale().frame(width + 20, width)));
+        Map<Integer, Mark> poses = poses(shot);
         for (int frame = first; frame <= last; frame++) {
             double x = scale().x(frame + 0.5, width);
-            Mark mark = shot.markAt(frame).orElse(null);
+            Mark mark = poses.get(frame);
             if (mark != null) {
                 marked(g, mark, shot.setup().number(frame), x, height);
             } else if (frame % step == 0 && isFree(shot, frame)) {
@@ -50,7 +53,7 @@ final class MarkLane extends Lane {
         for (Mark proposed : session().view().proposedMarksProperty().get()) {
             int frame = proposed.frame();
             double x = scale().x(frame + 0.5, width);
-            if (frame < first || frame > last || shot.markAt(frame).isPresent()) {
+            if (frame < first || frame > last || poses.containsKey(frame)) {
                 continue;
             }
             if (hasRoom(shot, frame)) {
@@ -70,6 +73,16 @@ final class MarkLane extends Lane {
         }
         g.setTextAlign(TextAlignment.LEFT);
         keptFrame(g, width, height);
+    }
+
+    private static Map<Integer, Mark> poses(Shot shot) {
+        Map<Integer, Mark> out = new HashMap<>();
+        for (Mark mark : shot.marks()) {
+            if (mark.isOfShot() && mark.isPose()) {
+                out.putIfAbsent(mark.frame(), mark);
+            }
+        }
+        return out;
     }
 
     /** The frame that flipping shows stands in a frame of its own, once one is kept. */

@@ -8,9 +8,11 @@ import chalktrace.core.motion.MotionProposal;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Walk;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.StringJoiner;
@@ -24,6 +26,23 @@ final class MeasureRows extends VBox {
     private final StudyWork work;
     private final StudyProposals proposals;
     private final ChangingRows values = new ChangingRows();
+
+    /** What was last said of a walk, and what it was said of: it looks over all frames and is the same on each. */
+    private Optional<String> walk = Optional.empty();
+
+    private WalkOf walkOf;
+
+    private record WalkOf(
+            List<StudyWork.MovingTrack> tracks, String chosen, List<MotionProposal> contacts, FrameRate rate) {
+
+        boolean isSame(WalkOf other) {
+            return other != null
+                    && tracks == other.tracks
+                    && contacts == other.contacts
+                    && Objects.equals(chosen, other.chosen)
+                    && rate.equals(other.rate);
+        }
+    }
 
     MeasureRows(StudyWork work, StudyProposals proposals) {
         super(6);
@@ -55,7 +74,16 @@ final class MeasureRows extends VBox {
             String words = words(track, frame, setup.size().height());
             rows.add(track.track().name() + ": " + (words.isEmpty() ? Words.STUDY.of("not-known-here") : words));
         }
-        walk(setup).ifPresent(rows::add);
+        WalkOf now = new WalkOf(
+                work.movingProperty().get(),
+                work.chosenProperty().get(),
+                proposals.studyProperty().get().contacts(),
+                setup.rate());
+        if (!now.isSame(walkOf)) {
+            walkOf = now;
+            walk = walk(now);
+        }
+        walk.ifPresent(rows::add);
         if (rows.isEmpty()) {
             rows.add(Words.STUDY.of("heights-spacing-angles-and-steps"));
         }
@@ -79,16 +107,15 @@ final class MeasureRows extends VBox {
     }
 
     /** Feet are the points that have contacts; the body is the chosen one, where it is none of them, or the first other. */
-    private Optional<String> walk(ShotSetup setup) {
-        List<StudyWork.MovingTrack> tracks = work.movingProperty().get();
+    private static Optional<String> walk(WalkOf of) {
         List<Walk.Contact> contacts = new ArrayList<>();
-        for (MotionProposal contact : proposals.studyProperty().get().contacts()) {
-            tracks.stream()
+        for (MotionProposal contact : of.contacts()) {
+            of.tracks().stream()
                     .filter(track -> contact.points().contains(track.track().name()))
                     .filter(track -> track.movement().knows(contact.frame()))
                     .forEach(track -> contacts.add(new Walk.Contact(contact.frame(), track.movement())));
         }
-        Walk walk = Walk.of(contacts, body(tracks, contacts), setup.rate());
+        Walk walk = Walk.of(contacts, body(of, contacts), of.rate());
         StringJoiner out = new StringJoiner(", ");
         say(out, Words.STUDY.of("step-px"), walk.stepPx());
         say(out, Words.STUDY.of("stride-px"), walk.stridePx());
@@ -99,13 +126,13 @@ final class MeasureRows extends VBox {
                 : Optional.of(Words.STUDY.of("walk-of-contacts", walk.contacts().size(), out));
     }
 
-    private Optional<MovingPoint> body(List<StudyWork.MovingTrack> tracks, List<Walk.Contact> contacts) {
-        List<StudyWork.MovingTrack> others = tracks.stream()
+    private static Optional<MovingPoint> body(WalkOf of, List<Walk.Contact> contacts) {
+        List<StudyWork.MovingTrack> others = of.tracks().stream()
                 .filter(track -> !track.isDrawn())
                 .filter(track -> contacts.stream().noneMatch(contact -> contact.foot() == track.movement()))
                 .toList();
         return others.stream()
-                .filter(track -> track.track().id().equals(work.chosenProperty().get()))
+                .filter(track -> track.track().id().equals(of.chosen()))
                 .findFirst()
                 .or(() -> others.stream().findFirst())
                 .map(StudyWork.MovingTrack::movement);

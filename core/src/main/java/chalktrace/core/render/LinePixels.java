@@ -22,37 +22,100 @@ final class LinePixels {
         if (!meets(Math.min(x1, x2), Math.min(y1, y2), Math.max(x1, x2), Math.max(y1, y2), reach)) {
             return;
         }
-        double dx = x2 - x1;
-        double dy = y2 - y1;
-        double length = Math.hypot(dx, dy);
+        Segment line = new Segment(x1, y1, x2 - x1, y2 - y1);
+        double dx = line.dx;
+        double dy = line.dy;
         if (Math.abs(dx) > Math.abs(dy)) {
-            double half = reach * length / Math.abs(dx);
+            double half = reach * line.length / Math.abs(dx);
             int from = first(Math.min(x1, x2) - reach, tile.x());
             int to = last(Math.max(x1, x2) + reach, tile.x() + tile.width());
             for (int x = from; x <= to; x++) {
                 double middle = y1 + dy * share((x + 0.5 - x1) / dx);
                 int down = last(middle + half, tile.y() + tile.height());
                 for (int y = first(middle - half, tile.y()); y <= down; y++) {
-                    lay(x, y, reach - away(x + 0.5 - x1, y + 0.5 - y1, dx, dy, length), color);
+                    lay(x, y, reach - line.away(x + 0.5, y + 0.5), color);
                 }
             }
         } else {
-            double half = length == 0 ? reach : reach * length / Math.abs(dy);
+            double half = line.length == 0 ? reach : reach * line.length / Math.abs(dy);
             int from = first(Math.min(y1, y2) - reach, tile.y());
             int to = last(Math.max(y1, y2) + reach, tile.y() + tile.height());
             for (int y = from; y <= to; y++) {
-                double middle = length == 0 ? x1 : x1 + dx * share((y + 0.5 - y1) / dy);
+                double middle = line.length == 0 ? x1 : x1 + dx * share((y + 0.5 - y1) / dy);
                 int right = last(middle + half, tile.x() + tile.width());
                 for (int x = first(middle - half, tile.x()); x <= right; x++) {
-                    lay(x, y, reach - away(x + 0.5 - x1, y + 0.5 - y1, dx, dy, length), color);
+                    lay(x, y, reach - line.away(x + 0.5, y + 0.5), color);
                 }
             }
         }
     }
 
+    /** From a place on, by some way: what is asked of it for every pixel near it costs no root and no division but at its ends. */
+    private static final class Segment {
+        private final double x;
+        private final double y;
+        private final double dx;
+        private final double dy;
+        private final double length;
+        private final double alongX;
+        private final double alongY;
+
+        Segment(double x, double y, double dx, double dy) {
+            this.x = x;
+            this.y = y;
+            this.dx = dx;
+            this.dy = dy;
+            this.length = Math.sqrt(dx * dx + dy * dy);
+            this.alongX = length == 0 ? 0 : dx / length;
+            this.alongY = length == 0 ? 0 : dy / length;
+        }
+
+        /** How far a place lies from it. */
+        double away(double placeX, double placeY) {
+            double offX = placeX - x;
+            double offY = placeY - y;
+            double along = offX * alongX + offY * alongY;
+            if (along > 0 && along < length) {
+                return Math.abs(offX * alongY - offY * alongX);
+            }
+            if (along >= length) {
+                offX -= dx;
+                offY -= dy;
+            }
+            return Math.sqrt(offX * offX + offY * offY);
+        }
+    }
+
     /** A filled circle. */
     void dot(double x, double y, double radius, int color) {
-        line(x, y, x, y, 2 * radius, color);
+        dot(x, y, radius, color, 0, color);
+    }
+
+    /** A filled circle within another, as if they were painted one after the other. @param edge how much larger the other is */
+    void dot(double x, double y, double radius, int color, double edge, int edgeColor) {
+        double reach = radius + edge + SOFT;
+        if (!meets(x, y, x, y, reach)) {
+            return;
+        }
+        double inner = Math.max(0, radius - SOFT);
+        int right = last(x + reach, tile.x() + tile.width());
+        int down = last(y + reach, tile.y() + tile.height());
+        for (int py = first(y - reach, tile.y()); py <= down; py++) {
+            double offY = py + 0.5 - y;
+            for (int px = first(x - reach, tile.x()); px <= right; px++) {
+                double offX = px + 0.5 - x;
+                double square = offX * offX + offY * offY;
+                if (square <= inner * inner) {
+                    lay(px, py, 1, color);
+                } else if (square < reach * reach) {
+                    double away = Math.sqrt(square);
+                    if (edge > 0) {
+                        lay(px, py, reach - away, edgeColor);
+                    }
+                    lay(px, py, radius + SOFT - away, color);
+                }
+            }
+        }
     }
 
     /** A filled square that stands upright. @param half of its side */
@@ -80,7 +143,9 @@ final class LinePixels {
         int down = last(y + reach, tile.y() + tile.height());
         for (int py = first(y - reach, tile.y()); py <= down; py++) {
             for (int px = first(x - reach, tile.x()); px <= right; px++) {
-                double off = Math.abs(away(px + 0.5 - x, py + 0.5 - y, 0, 0, 0) - radius);
+                double offX = px + 0.5 - x;
+                double offY = py + 0.5 - y;
+                double off = Math.abs(Math.sqrt(offX * offX + offY * offY) - radius);
                 lay(px, py, width / 2 + SOFT - off, color);
             }
         }
@@ -103,23 +168,16 @@ final class LinePixels {
         return (int) Math.min(end - 1, Math.floor(place - 0.5));
     }
 
-    /** How far a place lies from a line that starts at 0 and goes by {@code dx} and {@code dy}. */
-    private static double away(double x, double y, double dx, double dy, double length) {
-        double along = length == 0 ? 0 : share((x * dx + y * dy) / (length * length));
-        double offX = x - along * dx;
-        double offY = y - along * dy;
-        return Math.sqrt(offX * offX + offY * offY);
-    }
-
     private static double share(double value) {
         return Math.max(0, Math.min(1, value));
     }
 
     private void lay(int x, int y, double cover, int color) {
-        int part = Blend.share(share(cover));
-        if (part > 0) {
-            int at = tile.index(x, y);
-            tile.pixels()[at] = Blend.over(tile.pixels()[at], Blend.scale(color, part));
+        if (cover <= 0) {
+            return;
         }
+        int at = tile.index(x, y);
+        int word = cover >= 1 ? color : Blend.scale(color, (int) (cover * 256 + 0.5));
+        tile.pixels()[at] = Blend.over(tile.pixels()[at], word);
     }
 }

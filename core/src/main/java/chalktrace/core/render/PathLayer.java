@@ -83,18 +83,19 @@ public record PathLayer(List<Path> paths, int frame, Map<Integer, Mark.Kind> mar
         for (int i = 0; i < places.length; i++) {
             if (places[i] != null) {
                 double radius = i == SPAN ? PRESENT : TICK;
-                tick(pixels, path, places[i], radius + EDGE, edge.argb());
-                tick(pixels, path, places[i], radius, color);
+                tick(pixels, path, places[i], radius);
                 mark(pixels, marks.get(frame - SPAN + i), places[i], color);
             }
         }
     }
 
-    private void tick(LinePixels pixels, Path path, Point2D at, double radius, int color) {
+    private void tick(LinePixels pixels, Path path, Point2D at, double radius) {
+        int color = path.color().argb();
         if (path.drawn()) {
+            pixels.square(at.getX(), at.getY(), (radius + EDGE) * unit, edge.argb());
             pixels.square(at.getX(), at.getY(), radius * unit, color);
         } else {
-            pixels.dot(at.getX(), at.getY(), radius * unit, color);
+            pixels.dot(at.getX(), at.getY(), radius * unit, color, EDGE * unit, edge.argb());
         }
     }
 

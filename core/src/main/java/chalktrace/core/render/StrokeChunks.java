@@ -12,8 +12,8 @@ import java.util.Optional;
 /**
  * Cuts full drawings into pieces that stay the same objects while the drawing changes elsewhere, so that a stroke more or
  * less costs the rasterising of its piece and not of all. Where a piece ends is decided by the stroke that it ends with, and
- * not by counting: what is added or taken out moves no other end (as in content-defined chunking; Muthitacharoen, Chen,
- * Mazieres, "A Low-bandwidth Network File System", 2001). Safe for threads.
+ * by counting only where it would grow too long: what is added or taken out moves few other ends (as in content-defined
+ * chunking; Muthitacharoen, Chen, Mazieres, "A Low-bandwidth Network File System", 2001). Safe for threads.
  */
 final class StrokeChunks {
 
@@ -22,6 +22,9 @@ final class StrokeChunks {
 
     /** One in so many strokes ends a piece. */
     private static final int MEAN_LENGTH = 16;
+
+    /** Whoever draws waits for the piece that grows, so that none becomes much longer than the others. */
+    static final int LONGEST = 32;
 
     private static final int MOST_REMEMBERED = 4096;
 
@@ -48,8 +51,8 @@ final class StrokeChunks {
             boolean ends = false;
             // Runs of lines are cut at some of them; what lies between such runs stays together.
             while (end < items.size() && !ends && items.get(end) instanceof DrawingItem.Line == line) {
-                ends = line && endsPiece(((DrawingItem.Line) items.get(end)).stroke());
                 end++;
+                ends = line && (end - start == LONGEST || endsPiece(((DrawingItem.Line) items.get(end - 1)).stroke()));
             }
             all.add(piece(items.subList(start, end)));
             start = end;

@@ -31,8 +31,11 @@ class LinePixelsTest {
     /** Its blue tells by how much it covers. */
     private static final int COLOR = 0xFF0000FF;
 
-    /** A pixel on an edge is as covered as its middle is far in: a line through its corner covers less or more of it. */
-    private static final int MOST_APART = 48;
+    /**
+     * Of 255. A pixel on an edge is as covered as its middle is far in: a line through its corner covers less or more of it, and an end as wide as the pixel
+     * itself, in its middle, only pi / 4 of what it is taken for.
+     */
+    private static final int MOST_APART = 56;
 
     @Property(tries = 500, edgeCases = EdgeCasesMode.NONE)
     void linesCoverWhatJava2DCovers(@ForAll long seed) {
@@ -68,6 +71,21 @@ class LinePixelsTest {
         compare(
                 ours(pixels -> pixels.square(x, y, half, COLOR)),
                 new Rectangle2D.Double(x - half, y - half, 2 * half, 2 * half));
+    }
+
+    @Property(tries = 200, edgeCases = EdgeCasesMode.NONE)
+    void aDotWithAnEdgeIsADotOnALargerOne(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        double x = random.nextDouble(-3, WIDTH + 3);
+        double y = random.nextDouble(-3, HEIGHT + 3);
+        double radius = random.nextDouble(0.2, 6);
+        double edge = random.nextDouble(0.5, 3);
+        int edgeColor = 0xFFFF0080;
+        assertThat(ours(pixels -> pixels.dot(x, y, radius, COLOR, edge, edgeColor)))
+                .isEqualTo(ours(pixels -> {
+                    pixels.dot(x, y, radius + edge, edgeColor);
+                    pixels.dot(x, y, radius, COLOR);
+                }));
     }
 
     @Property(tries = 100, edgeCases = EdgeCasesMode.NONE)
