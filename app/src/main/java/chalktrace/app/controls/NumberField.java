@@ -5,11 +5,16 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseEvent;
 
-/** A number that is typed, or dragged sideways; nonsense gives the last number back. */
+/** A number that is typed, or dragged sideways; nonsense gives the last number back. What does not fit is rounded away until it is typed into. */
 public final class NumberField extends TextField {
 
     private static final double PIXELS_A_STEP = 6;
     private static final double WIDTH = 72;
+
+    /** So many figures fit, sign and point among them. */
+    private static final int FITS = 5;
+
+    private static final int MOST_DECIMALS = 3;
 
     private final Runnable changed;
     private double value;
@@ -30,7 +35,9 @@ public final class NumberField extends TextField {
         setText(text(value));
         setOnAction(event -> typed());
         focusedProperty().addListener((property, before, focused) -> {
-            if (!focused) {
+            if (focused) {
+                setText(text(this.value, MOST_DECIMALS));
+            } else {
                 typed();
             }
         });
@@ -68,8 +75,9 @@ public final class NumberField extends TextField {
     }
 
     private void typed() {
-        if (getText().equals(text(value))) {
+        if (getText().equals(text(value)) || getText().equals(text(value, MOST_DECIMALS))) {
             // Nothing was typed: what the text rounds away stays as it is.
+            setText(text(value));
             return;
         }
         try {
@@ -86,8 +94,16 @@ public final class NumberField extends TextField {
     }
 
     private static String text(double number) {
-        return number == Math.rint(number)
-                ? String.format(Locale.ROOT, "%.0f", number)
-                : String.format(Locale.ROOT, "%.3f", number).replaceAll("0+$", "");
+        int whole = String.format(Locale.ROOT, "%.0f", number).length();
+        return text(number, Math.max(0, Math.min(MOST_DECIMALS, FITS - 1 - whole)));
+    }
+
+    private static String text(double number, int decimals) {
+        double unit = Math.pow(10, decimals);
+        // Plus nothing, so that there is no minus before a zero.
+        double rounded = Math.rint(number * unit) / unit + 0.0;
+        return rounded == Math.rint(rounded)
+                ? String.format(Locale.ROOT, "%.0f", rounded)
+                : String.format(Locale.ROOT, "%." + decimals + "f", rounded).replaceAll("0+$", "");
     }
 }

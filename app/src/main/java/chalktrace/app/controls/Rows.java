@@ -17,9 +17,11 @@ public final class Rows {
         return label;
     }
 
-    /** A quiet sentence that wraps. */
+    /** A quiet sentence that wraps; it takes no room while it says nothing. */
     public static Label hint(String text) {
         Label label = new Label(text);
+        label.textProperty().addListener((property, before, now) -> show(label, !now.isEmpty()));
+        show(label, !text.isEmpty());
         label.getStyleClass().add("hint");
         label.setWrapText(true);
         label.setMinHeight(Region.USE_PREF_SIZE);

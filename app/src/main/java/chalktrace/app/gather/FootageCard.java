@@ -150,7 +150,6 @@ final class FootageCard extends VBox {
         name.setText(clip.name());
         eye.setGraphic(Theme.icon(clip.visible() ? Icons.SHOWN : Icons.HIDDEN));
         String wrong = session.footages().problems().get(clip.file());
-        Rows.show(problem, wrong != null);
         boolean held = session.outsideMedia().isHeldBack(clip.file());
         Rows.show(allow, held);
         Rows.show(find, wrong != null && !held);
@@ -236,8 +235,14 @@ final class FootageCard extends VBox {
                 size.x(),
                 size.y(),
                 size.z(),
-                model.unit().isEmpty() ? Words.GATHER.of("units") : model.unit()));
+                unit(model)));
         meets.setText(String.join(" ", model.notes()));
+    }
+
+    private static String unit(Model model) {
+        return model.unit().isEmpty()
+                ? Words.GATHER.of("units")
+                : model.unit().equals(Model.METRE) ? Words.GATHER.of("metres") : model.unit();
     }
 
     private void showOrHide() {

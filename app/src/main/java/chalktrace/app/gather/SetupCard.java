@@ -49,6 +49,7 @@ final class SetupCard extends GridPane {
         paper.setFocusTraversable(false);
         paper.setMaxWidth(Double.MAX_VALUE);
         paper.setMinWidth(0);
+        paper.getStyleClass().add("without-letters");
         paper.setOnAction(event -> apply(session.shot().setup().withPaper(Colors.rgb(paper.getValue()))));
     }
 
@@ -99,7 +100,6 @@ final class SetupCard extends GridPane {
             // Not typed to its end yet.
         }
         rateWords.setText(words);
-        Rows.show(rateWords, !words.isEmpty());
     }
 
     void show(ShotSetup setup) {

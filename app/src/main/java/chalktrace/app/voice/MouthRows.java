@@ -105,7 +105,7 @@ final class MouthRows extends VBox {
                 (r, v) -> new MouthRules(
                         r.leadMillis(), r.leastMillis(), v, r.roundAheadMillis(), r.every(), r.opened()));
         ahead = rule(
-                Words.VOICE.of("rounds-ahead"),
+                Words.VOICE.of("rounds-early"),
                 0,
                 300,
                 (r, v) -> new MouthRules(r.leadMillis(), r.leastMillis(), r.restMillis(), v, r.every(), r.opened()));

@@ -82,7 +82,6 @@ final class RecordRows extends VBox {
                         : seconds < 0
                                 ? Words.VOICE.of("starts-in", (int) Math.ceil(-seconds))
                                 : String.format(Locale.ROOT, Words.VOICE.of("recording-s"), seconds));
-        Rows.show(state, on);
         Rows.show(meter, on);
         meter.setProgress(Math.max(0, Math.min(1, 1 - recording.levelProperty().get() / FAINTEST_DECIBELS)));
     }

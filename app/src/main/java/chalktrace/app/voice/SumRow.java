@@ -30,7 +30,7 @@ final class SumRow extends VBox {
         rate.setText(session.shot().setup().rate().asText());
         line(Words.VOICE.of("frame-rate-fps"), "sum-rate", rate, text -> frameOf(frames.getText()));
         line(Words.VOICE.of("seconds"), "sum-seconds", seconds, text -> rate().nearestFrame(number(text)));
-        line(Words.VOICE.of("frames"), "sum-frames", frames, this::frameOf);
+        line(Words.VOICE.of("frames-to-type"), "sum-frames", frames, this::frameOf);
         line(Words.VOICE.of("timecode"), "sum-timecode", timecode, text -> Timecode.parse(text)
                 .toFrame(rate()));
         line(Words.VOICE.of("feet-frames"), "sum-feet", feet, text -> FeetFrames.parse(text)
@@ -40,8 +40,7 @@ final class SumRow extends VBox {
 
     private void line(String name, String id, TextField field, ToIntFunction<String> frame) {
         field.setId(id);
-        field.getStyleClass().add("value-field");
-        field.setPrefWidth(110);
+        field.getStyleClass().addAll("value-field", "wide");
         field.setAccessibleText(name);
         field.setFocusTraversable(false);
         field.setOnAction(event -> {

@@ -26,13 +26,14 @@ import chalktrace.media.file.ShotFile;
 import chalktrace.media.testing.Clips;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ScrollPane;
@@ -381,17 +382,23 @@ class WindowTest {
         return true;
     }
 
-    /** The words of buttons that are shown with an ellipsis. */
-    private static List<String> cutWords(ScrollPane tray) {
-        return tray.getContent().lookupAll("*").stream()
-                .filter(ButtonBase.class::isInstance)
-                .map(Labeled.class::cast)
-                .filter(WindowTest::isSeen)
-                .filter(button -> button.lookupAll(".text").stream()
-                        .anyMatch(text ->
-                                text instanceof Text shown && !shown.getText().equals(button.getText())))
-                .map(Labeled::getText)
-                .toList();
+    /** The words that are shown with an ellipsis, and what stands in fields too narrow for it. */
+    private static List<String> cutWords(Node whole) {
+        List<String> cut = new ArrayList<>();
+        for (Node part : whole.lookupAll("*")) {
+            for (Node words : isSeen(part) ? part.lookupAll(".text") : Set.<Node>of()) {
+                if (part instanceof Labeled labeled
+                        && words instanceof Text shown
+                        && !shown.getText().equals(labeled.getText())) {
+                    cut.add(labeled.getText());
+                } else if (part instanceof TextField field
+                        && words.getBoundsInLocal().getWidth()
+                                > field.getWidth() - field.snappedLeftInset() - field.snappedRightInset() + 1) {
+                    cut.add(field.getText());
+                }
+            }
+        }
+        return cut;
     }
 
     @Test
@@ -408,7 +415,9 @@ class WindowTest {
             double content = window.onFx(() -> ((Region) scroll.getContent()).getWidth());
             double room = window.onFx(() -> scroll.getViewportBounds().getWidth());
             assertThat(content).as("" + step).isLessThanOrEqualTo(room);
-            assertThat(window.onFx(() -> cutWords(scroll))).as("" + step).isEmpty();
+            assertThat(window.onFx(() -> cutWords(scroll.getScene().getRoot())))
+                    .as("" + step)
+                    .isEmpty();
         }
     }
 

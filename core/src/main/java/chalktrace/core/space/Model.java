@@ -8,7 +8,7 @@ import java.util.Optional;
  * A model in space: nodes that carry meshes, and how they move. It is made once, checked, and shared.
  *
  * @param nodes each after the one that it hangs on
- * @param unit what a length of 1 means, as far as the file says so, such as "metre"
+ * @param unit what a length of 1 means, as far as the file says so, such as {@link #METRE}
  * @param notes what its file holds and is not read, one sentence each
  */
 public record Model(
@@ -19,6 +19,8 @@ public record Model(
         List<Motion> motions,
         String unit,
         List<String> notes) {
+
+    public static final String METRE = "metre";
 
     /** @throws IllegalArgumentException when something names what is not there */
     public Model {

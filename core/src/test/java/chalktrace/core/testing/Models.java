@@ -95,7 +95,7 @@ public final class Models {
                                 2, Channel.Property.TURN, Channel.Way.LINEAR, new float[] {0, 1}, new float[] {
                                     0, 0, 0, 1, 0, 0, half, half
                                 })))),
-                "metre",
+                Model.METRE,
                 List.of()));
     }
 }

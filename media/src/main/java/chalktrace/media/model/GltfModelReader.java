@@ -206,7 +206,7 @@ final class GltfModelReader {
                 surfaces.all(),
                 skins(numbers, nodes),
                 new GltfMotions(gltf, folder, numbers, nodes, notes).all(),
-                "metre",
+                Model.METRE,
                 List.copyOf(notes));
     }
 

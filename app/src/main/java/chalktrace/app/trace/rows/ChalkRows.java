@@ -88,7 +88,7 @@ final class ChalkRows extends VBox {
         role.setOnAction(event -> unlessShowing(() -> change(chalk().withRole(role.getValue()))));
         width = slider(Words.TRACE.of("width-px"), 1, 40, 1, (chalk, v) -> chalk.withWidth(v));
         thinnest = slider(
-                Words.TRACE.of("minimum-width"),
+                Words.TRACE.of("thinnest"),
                 0,
                 100,
                 0,

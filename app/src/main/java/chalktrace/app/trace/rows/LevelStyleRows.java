@@ -68,6 +68,7 @@ final class LevelStyleRows extends VBox {
             control.setFocusTraversable(false);
         }
         tint.setPrefWidth(64);
+        tint.getStyleClass().add("without-letters");
         HBox kinds = new HBox(8, Rows.quiet(Words.TRACE.of("for")), role);
         kinds.setAlignment(Pos.CENTER_LEFT);
         HBox tints = new HBox(8, tinted, tint);

@@ -69,6 +69,7 @@ final class OnionRows extends VBox {
                 .previewing(v -> fade(-1, -1, v / 100));
         for (ColorPicker picker : List.of(earlier, later)) {
             picker.setPrefWidth(56);
+            picker.getStyleClass().add("without-letters");
             picker.setOnAction(event ->
                     change(skin -> skin.withColors(Colors.rgb(earlier.getValue()), Colors.rgb(later.getValue()))));
         }

@@ -63,8 +63,6 @@ final class PenRows extends VBox {
     }
 
     private void show() {
-        String words = session.pen().wordsProperty().get();
-        says.setText(words);
-        Rows.show(says, !words.isEmpty());
+        says.setText(session.pen().wordsProperty().get());
     }
 }
