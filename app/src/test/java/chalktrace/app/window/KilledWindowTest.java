@@ -23,7 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 class KilledWindowTest {
 
     /** By hand, {@code -Dchalktrace.window.kills=100}. */
-    private static final int KILLS = Integer.getInteger("chalktrace.window.kills", 10);
+    private static final int KILLS = Integer.getInteger("chalktrace.window.kills", 6);
 
     private static final int AT_A_TIME = 2;
 

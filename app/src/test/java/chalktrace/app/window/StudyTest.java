@@ -47,8 +47,10 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
@@ -62,14 +64,24 @@ class StudyTest {
     /** Of the bench, before it is zoomed. */
     private static final double FRAME_PX = 14;
 
-    private final MovingClip clip = new MovingClip(4, FRAMES, 14, false, -1);
+    private static final MovingClip CLIP = new MovingClip(4, FRAMES, 14, false, -1);
+
+    /** It takes seconds to write. */
+    @TempDir
+    static Path written;
+
     private OpenWindow window;
     private Path shotFile;
+
+    @BeforeAll
+    static void write() throws Exception {
+        TexturedClips.write(CLIP, written.resolve("thing.mp4"));
+    }
 
     @Start
     void start(Stage stage) throws Exception {
         Path folder = Files.createTempDirectory("study");
-        Path movie = TexturedClips.write(clip, folder.resolve("thing.mp4"));
+        Path movie = Files.copy(written.resolve("thing.mp4"), folder.resolve("thing.mp4"));
         Shot shot = Shot.empty("study", new ShotSetup(FrameRate.of(24), TexturedClips.SIZE, FRAMES, 1, Rgb.WHITE))
                 .withFootage(List.of(Footage.of(
                         "footage-1", "thing", movie.toString(), new Conform(0, 0, FRAMES, 1, Conform.Pace.KEEP_TIME))));
@@ -87,7 +99,7 @@ class StudyTest {
     }
 
     private double[] truth(int frame) {
-        double[] at = clip.truth(4, 6, frame);
+        double[] at = CLIP.truth(4, 6, frame);
         return new double[] {at[0] + 0.5, at[1] + 0.5};
     }
 

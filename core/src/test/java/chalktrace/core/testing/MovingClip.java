@@ -66,16 +66,20 @@ public final class MovingClip {
                 knots[i] = random.nextGaussian();
             }
             double strength = 5 * Math.pow(cell, 0.35);
+            double[] shares = new double[cell];
+            for (int i = 0; i < cell; i++) {
+                shares[i] = smooth(i / (double) cell);
+            }
             for (int y = 0; y < TEXTURE; y++) {
+                int top = y / cell * cells;
+                int below = (y / cell + 1) % cells * cells;
+                double v = shares[y % cell];
                 for (int x = 0; x < TEXTURE; x++) {
                     int left = x / cell;
-                    int top = y / cell;
-                    double u = smooth((x % cell) / (double) cell);
-                    double v = smooth((y % cell) / (double) cell);
                     int right = (left + 1) % cells;
-                    int below = (top + 1) % cells;
-                    double high = knots[top * cells + left] * (1 - u) + knots[top * cells + right] * u;
-                    double low = knots[below * cells + left] * (1 - u) + knots[below * cells + right] * u;
+                    double u = shares[x % cell];
+                    double high = knots[top + left] * (1 - u) + knots[top + right] * u;
+                    double low = knots[below + left] * (1 - u) + knots[below + right] * u;
                     out[y * TEXTURE + x] += strength * (high * (1 - v) + low * v);
                 }
             }

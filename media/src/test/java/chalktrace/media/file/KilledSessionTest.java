@@ -19,7 +19,7 @@ import org.junit.jupiter.api.io.TempDir;
 class KilledSessionTest {
 
     /** By hand, {@code -Dchalktrace.kills=1000}. */
-    private static final int KILLS = Integer.getInteger("chalktrace.kills", 100);
+    private static final int KILLS = Integer.getInteger("chalktrace.kills", 50);
 
     /** Then a new one is begun. */
     private static final int KILLS_A_SHOT = 10;
