@@ -42,7 +42,7 @@ public final class OnionQuality {
 
     /** @param arguments nothing, or the picture to write the worst to */
     public static void main(String[] arguments) throws Exception {
-        long seed = System.nanoTime();
+        long seed = Long.getLong("chalktrace.seed", System.nanoTime());
         System.out.println("seed " + seed + "; contrast along the lines, 1 is unseen");
         QualityTable worst = new QualityTable();
         for (Grounds ground : Grounds.values()) {

@@ -36,6 +36,7 @@ final class GroundLight {
     private final int rows;
     private final int[] under;
     private final int[] near;
+    private final int[] nearBySight;
     private final int[] around;
 
     GroundLight(PixelTile tile) {
@@ -54,6 +55,7 @@ final class GroundLight {
         }
         under = roots(cells);
         near = roots(softened(cells));
+        nearBySight = softenedRoots(under);
         around = roots(spread(cells, AROUND));
     }
 
@@ -78,12 +80,12 @@ final class GroundLight {
         int x = 0;
         for (int column = 0; column < columns; column++) {
             int cell = row * columns + column;
-            boolean dark = tones.isDark(near[cell], around[cell], goesDark);
-            int word = tones.over(under[cell], near[cell], dark);
+            boolean dark = isDark(tones, cell, goesDark);
+            int word = word(tones, cell, dark);
             int next = word;
             // From cell to cell it changes by and by, unless it changes over.
-            if (column + 1 < columns && tones.isDark(near[cell + 1], around[cell + 1], goesDark) == dark) {
-                next = tones.over(under[cell + 1], near[cell + 1], dark);
+            if (column + 1 < columns && isDark(tones, cell + 1, goesDark) == dark) {
+                next = word(tones, cell + 1, dark);
             }
             int start = (left + column) * CELL - x0;
             int end = Math.min(out.length, start + CELL);
@@ -91,6 +93,15 @@ final class GroundLight {
                 out[x] = Blend.mix(word, next, (x - start) * 256 / CELL);
             }
         }
+    }
+
+    private boolean isDark(OnionTones tones, int cell, boolean goesDark) {
+        return tones.isDark(under[cell], near[cell], around[cell], goesDark);
+    }
+
+    /** Where light meets dark, the eye sees what is between as darker than the mean of their luminances, so a dark line must be darker still. */
+    private int word(OnionTones tones, int cell, boolean dark) {
+        return tones.over(under[cell], dark ? nearBySight[cell] : near[cell], dark);
     }
 
     private static float luminance(int word) {
@@ -124,6 +135,19 @@ final class GroundLight {
                 int at = row * columns + column;
                 out[at] = mean(across, at, row > 0 ? 1 : 0, row + 1 < rows ? 1 : 0, columns);
             }
+        }
+        return out;
+    }
+
+    private int[] softenedRoots(int[] roots) {
+        float[] values = new float[roots.length];
+        for (int i = 0; i < roots.length; i++) {
+            values[i] = roots[i];
+        }
+        float[] soft = softened(values);
+        int[] out = new int[roots.length];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = Math.round(soft[i]);
         }
         return out;
     }

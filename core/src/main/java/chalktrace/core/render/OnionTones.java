@@ -17,6 +17,9 @@ final class OnionTones {
     /** At less contrast a line is lost. */
     private static final double LOST = 2;
 
+    /** Right on a spot that is this dark, or this light, it is lost whatever lies around that. */
+    private static final double LOST_ON_SPOT = 1.5;
+
     /** A line keeps its way over the whole picture where it stands out by so much at least. */
     private static final double KEPT = 2.4;
 
@@ -40,6 +43,8 @@ final class OnionTones {
     private final boolean[] keepsLight = new boolean[LEVELS];
     private final boolean[] lostDark = new boolean[LEVELS];
     private final boolean[] lostLight = new boolean[LEVELS];
+    private final boolean[] lostDarkOnSpot = new boolean[LEVELS];
+    private final boolean[] lostLightOnSpot = new boolean[LEVELS];
 
     /** @param contrast that is wanted, 1 or more @param later whether for a drawing after the present one */
     OnionTones(Rgb color, double contrast, boolean later) {
@@ -61,6 +66,8 @@ final class OnionTones {
             keepsLight[i] = byLight >= kept;
             lostDark[i] = byDark < lost && byDark <= byLight;
             lostLight[i] = byLight < lost && byLight < byDark;
+            lostDarkOnSpot[i] = byDark < Math.min(LOST_ON_SPOT, lost) && byDark <= byLight;
+            lostLightOnSpot[i] = byLight < Math.min(LOST_ON_SPOT, lost) && byLight < byDark;
         }
     }
 
@@ -73,12 +80,12 @@ final class OnionTones {
     }
 
     /**
-     * Whether a line goes dark, by how light it is near it and all around. It goes one way all over the picture, and the other only where it would be hard to
-     * see, in a spot only where it would be lost: a line that flickers is hard to read.
+     * Whether a line goes dark, by how light it is right under it, near it and all around. It goes one way all over the picture, and the other only where it would
+     * be hard to see, in a spot only where it would be lost: a line that flickers is hard to read.
      */
-    boolean isDark(int near, int around, boolean goesDark) {
+    boolean isDark(int under, int near, int around, boolean goesDark) {
         boolean wantedDark = goesDark ? keepsDark[around] : !keepsLight[around];
-        return wantedDark ? !lostDark[near] : lostLight[near];
+        return wantedDark ? !lostDark[near] && !lostDarkOnSpot[under] : lostLight[near] || lostLightOnSpot[under];
     }
 
     /** The opaque word of a line, seen against what is right under it and against what is beside it. */

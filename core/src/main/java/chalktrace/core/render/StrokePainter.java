@@ -29,7 +29,7 @@ import java.util.function.Function;
 /** Paints strokes with Java2D. */
 final class StrokePainter {
 
-    private static final float DASH_PX = 9;
+    private static final float DASH_PX = 12;
     private static final float GAP_PX = 6;
     private static final float DOT_GAP_PX = 3;
     private static final float OUTLINE_PX = 1.2f;

@@ -109,6 +109,17 @@ class OnionContrastTest {
 
     @ParameterizedTest
     @ValueSource(booleans = {false, true})
+    void whereLightMeetsDarkALineIsLostOnNeitherSide(boolean later) {
+        double strength = OnionSkin.usual(Shots.LEVEL).strength();
+        for (long seed = 1; seed <= 12; seed++) {
+            Seen nearest = seen(Grounds.STRIPES.words(WIDTH, HEIGHT, seed), later, strength);
+            assertThat(nearest.at(0.02)).as("of seed %d", seed).isGreaterThan(1.6);
+            assertThat(nearest.at(0.1)).as("of seed %d", seed).isGreaterThan(2.9);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
     void overGroundOfSoftLightALineChangesByAndByAndNotFromWhiteToBlack(boolean later) {
         int[] below = new int[WIDTH * HEIGHT];
         for (int i = 0; i < below.length; i++) {
