@@ -41,6 +41,7 @@ public final class Tray extends VBox {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(title, others, scroll);
         session.view().stepProperty().addListener(changed -> show());
+        visibleProperty().addListener(changed -> hold());
         show();
     }
 
@@ -57,8 +58,14 @@ public final class Tray extends VBox {
                 others.getChildren().add(word);
             }
         }
-        scroll.setContent(made.computeIfAbsent(step, this::make));
+        hold();
         scroll.setVvalue(0);
+    }
+
+    /** While the tray is put away its rows are not in the window, so that they need not be kept up to date. */
+    private void hold() {
+        scroll.setContent(
+                isVisible() ? made.computeIfAbsent(session.view().stepProperty().get(), this::make) : null);
     }
 
     private Pane make(Step step) {

@@ -422,6 +422,23 @@ class WindowTest {
     }
 
     @Test
+    void theTrayComesBackAsItWasPutAwayAndKnowsWhatChangedMeanwhile(FxRobot robot) throws Exception {
+        window.open(DemoShot.copyTo(folder.resolve("whole"), true));
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.VOICE));
+        window.awaitSettled();
+        ScrollPane scroll = robot.lookup(".tray > .scroll-pane").queryAs(ScrollPane.class);
+        robot.interact(() -> scroll.setVvalue(0.4));
+        robot.interact(() -> window.session.view().wholeWindowProperty().set(true));
+        assertThat(robot.lookup("clink").tryQuery()).isEmpty();
+        robot.interact(() -> window.session.document().apply(MarkEdits.addCue(new Cue("cue-new", "a new cue", 30))));
+        robot.interact(() -> window.session.view().wholeWindowProperty().set(false));
+        window.awaitSettled();
+        // The new cue made it longer.
+        assertThat(scroll.getVvalue()).isCloseTo(0.4, within(0.05));
+        assertThat(robot.lookup("a new cue").tryQuery()).isPresent();
+    }
+
+    @Test
     void whatIsUsedWhileDrawingNeedsNoScrollingWithEightLevels(FxRobot robot) throws Exception {
         window.open(DemoShot.copyTo(folder.resolve("eight"), true));
         robot.interact(() -> {
