@@ -76,20 +76,6 @@ final class Blend {
         return even << 8 | odd | 0xFF000000;
     }
 
-    /**
-     * Mixes a row of opaque words with colours where others cover it, firmly.
-     *
-     * @param at of the row's first word; it is as long as {@code colors}
-     * @param below room for as many
-     */
-    static void rowMixed(int[] pixels, int at, int[] colors, int[] covers, int[] below) {
-        System.arraycopy(pixels, at, below, 0, colors.length);
-        for (int i = 0; i < colors.length; i++) {
-            below[i] = mix(below[i], colors[i], firm(covers[i] >>> 24));
-        }
-        System.arraycopy(below, 0, pixels, at, colors.length);
-    }
-
     /** The share that a line's opacity of 0 to 255 covers where it must not get lost: what is left open is cubed. */
     static int firm(int alpha) {
         int open = 256 - alpha - (alpha >> 7);

@@ -52,6 +52,7 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
         double step = Math.hypot(toSource.getScaleX(), toSource.getShearY());
         AffineTransform halving = new AffineTransform();
         while (step > COARSEST_STEP
+                && surface.haste() != Haste.GLANCED
                 && Math.min(source.size().width(), source.size().height()) > 1) {
             source = source.half();
             step /= 2;

@@ -7,5 +7,7 @@ public enum Haste {
     /** In a view that is moved, or while something is dragged: drawings that were rasterised for another view serve, not as sharp, but at once. */
     MOVED,
     /** In play: nothing of it is kept, as the next frame is another, and footage that is shown larger is off by up to three steps of 255. */
-    PLAYED
+    PLAYED,
+    /** To be looked at by the program alone, a few pixels of it: footage is sampled and not averaged, which would take longer than all the rest. */
+    GLANCED
 }

@@ -72,7 +72,7 @@ final class OnionGround {
                     size,
                     new Viewpoint(COLUMNS / (double) size.width(), 0, 0, 0, COLUMNS, rows),
                     surface.rasters(),
-                    surface.haste());
+                    Haste.GLANCED);
             PixelTile tile = PixelTile.whole(new int[COLUMNS * rows], COLUMNS, rows);
             ground.forEach(layer -> layer.paint(small, tile));
             roots = GroundLight.roots(tile);

@@ -61,29 +61,23 @@ record OnionLayer(List<Neighbour> neighbours, OnionGround ground) implements Sce
         }
     }
 
-    /** Looks at the ground of a tile once, before the first line is on it, and works out a neighbour's tones once for each row of cells. */
+    /** Looks at the ground of a tile before the first line is on it. */
     private final class Painting implements Raster.RunTaker {
 
         private final PixelTile tile;
         private final Surface surface;
-        private final int[] below;
-        private final int[] colors;
         private GroundLight light;
-        private OnionTones tones;
-        private boolean goesDark;
-        private int rowOfColors;
+        private Neighbour neighbour;
+        private boolean started;
 
         Painting(PixelTile tile, Surface surface) {
             this.tile = tile;
             this.surface = surface;
-            below = new int[tile.width()];
-            colors = new int[tile.width()];
         }
 
         void start(Neighbour next) {
-            tones = next.tones();
-            goesDark = ground.goesDark(next, surface);
-            rowOfColors = -1;
+            neighbour = next;
+            started = false;
         }
 
         @Override
@@ -91,19 +85,16 @@ record OnionLayer(List<Neighbour> neighbours, OnionGround ground) implements Sce
             if (light == null) {
                 light = new GroundLight(tile);
             }
-            if (light.row(y) != rowOfColors) {
-                rowOfColors = light.row(y);
-                light.colors(tones, goesDark, rowOfColors, colors);
+            if (!started) {
+                started = true;
+                light.start(neighbour.tones(), ground.goesDark(neighbour, surface));
             }
             int start = tile.offset() + y * tile.stride() + left;
-            if (count == tile.width()) {
-                Blend.rowMixed(tile.pixels(), start, colors, covers, below);
-                return;
-            }
             for (int i = 0; i < count; i++) {
                 int alpha = covers[from + i] >>> 24;
                 if (alpha != 0) {
-                    tile.pixels()[start + i] = Blend.mix(tile.pixels()[start + i], colors[left + i], Blend.firm(alpha));
+                    tile.pixels()[start + i] =
+                            Blend.mix(tile.pixels()[start + i], light.color(left + i, y), Blend.firm(alpha));
                 }
             }
         }
