@@ -18,6 +18,10 @@ public final class NumberField extends TextField {
 
     private final Runnable changed;
     private double value;
+
+    /** What it shows where nobody has typed. */
+    private String shown = "";
+
     private double pressedX;
     private double pressedValue;
     private boolean dragging;
@@ -32,18 +36,18 @@ public final class NumberField extends TextField {
         setFocusTraversable(false);
         setAccessibleText(name);
         setId(name + "-number");
-        setText(text(value));
+        show(text(value));
         setOnAction(event -> typed());
         focusedProperty().addListener((property, before, focused) -> {
             if (focused) {
-                setText(text(this.value, MOST_DECIMALS));
+                show(text(this.value, MOST_DECIMALS));
             } else {
                 typed();
             }
         });
         setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ESCAPE) {
-                setText(text(this.value));
+                show(text(this.value));
             }
         });
         addEventFilter(MouseEvent.MOUSE_PRESSED, event -> {
@@ -61,7 +65,7 @@ public final class NumberField extends TextField {
     /** Shows a number without telling anybody. */
     public void set(double number) {
         value = number;
-        setText(text(number));
+        show(text(number));
     }
 
     private void drag(MouseEvent event) {
@@ -75,9 +79,9 @@ public final class NumberField extends TextField {
     }
 
     private void typed() {
-        if (getText().equals(text(value)) || getText().equals(text(value, MOST_DECIMALS))) {
+        if (getText().equals(shown)) {
             // Nothing was typed: what the text rounds away stays as it is.
-            setText(text(value));
+            show(text(value));
             return;
         }
         try {
@@ -90,7 +94,12 @@ public final class NumberField extends TextField {
         } catch (NumberFormatException e) {
             // The last number comes back below.
         }
-        setText(text(value));
+        show(text(value));
+    }
+
+    private void show(String text) {
+        shown = text;
+        setText(text);
     }
 
     private static String text(double number) {

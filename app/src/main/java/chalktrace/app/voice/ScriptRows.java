@@ -149,8 +149,6 @@ final class ScriptRows extends VBox {
             progress.progressProperty().bind(job.progressProperty());
         }
         report.setText(words(work.voicing().reportProperty().get()));
-        report.setVisible(!report.getText().isEmpty());
-        report.setManaged(report.isVisible());
     }
 
     private String words(Voicing.Report found) {

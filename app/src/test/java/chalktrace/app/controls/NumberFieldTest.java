@@ -65,6 +65,15 @@ class NumberFieldTest {
     }
 
     @Test
+    void whatIsTypedAsItWasShownBeforeIsThatNumberNow(FxRobot robot) {
+        robot.interact(field::requestFocus);
+        robot.interact(() -> field.setText("33.12"));
+        robot.interact(elsewhere::requestFocus);
+        assertThat(field.value()).isEqualTo(33.12);
+        assertThat(changes).hasValue(1);
+    }
+
+    @Test
     void whatIsTypedIsKeptToItsLastFigure(FxRobot robot) {
         robot.interact(field::requestFocus);
         robot.interact(() -> field.setText("35,125"));

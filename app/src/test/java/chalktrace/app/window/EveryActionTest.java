@@ -120,6 +120,10 @@ class EveryActionTest {
             robot.interact(window.session.transport()::stop);
         } else if (action == Action.HEAR || action == Action.HEAR_BACKWARDS) {
             robot.interact(() -> window.session.transport().go(SPOKEN_FRAME));
+        } else if (action == Action.FIT) {
+            long fitted = window.onFx(this::state);
+            robot.interact(() -> window.workbench.board().view().pan(30, 0));
+            isSeenSoon(fitted);
         } else if (action == Action.FLIP) {
             robot.interact(() -> window.session.transport().go(FRAME + 40));
         } else if (action == Action.OPEN) {

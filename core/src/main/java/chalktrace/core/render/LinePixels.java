@@ -97,7 +97,7 @@ final class LinePixels {
         if (!meets(x, y, x, y, reach)) {
             return;
         }
-        double inner = Math.max(0, radius - SOFT);
+        double inner = radius - SOFT;
         int right = last(x + reach, tile.x() + tile.width());
         int down = last(y + reach, tile.y() + tile.height());
         for (int py = first(y - reach, tile.y()); py <= down; py++) {
@@ -105,7 +105,7 @@ final class LinePixels {
             for (int px = first(x - reach, tile.x()); px <= right; px++) {
                 double offX = px + 0.5 - x;
                 double square = offX * offX + offY * offY;
-                if (square <= inner * inner) {
+                if (inner > 0 && square <= inner * inner) {
                     lay(px, py, 1, color);
                 } else if (square < reach * reach) {
                     double away = Math.sqrt(square);
