@@ -9,9 +9,8 @@ import javafx.scene.input.MouseEvent;
 public final class NumberField extends TextField {
 
     private static final double PIXELS_A_STEP = 6;
-    private static final double WIDTH = 72;
 
-    /** So many figures fit, sign and point among them. */
+    /** So many figures fit into the width that the style gives it, sign and point among them. */
     private static final int FITS = 5;
 
     private static final int MOST_DECIMALS = 3;
@@ -31,8 +30,6 @@ public final class NumberField extends TextField {
         this.changed = changed;
         this.value = value;
         getStyleClass().add("value-field");
-        setPrefWidth(WIDTH);
-        setMinWidth(WIDTH);
         setFocusTraversable(false);
         setAccessibleText(name);
         setId(name + "-number");
