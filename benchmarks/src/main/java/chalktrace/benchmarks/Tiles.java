@@ -19,8 +19,8 @@ import java.util.concurrent.Future;
 /** A viewport in tiles of the board's size, composed on as many threads as the board uses on this machine. */
 final class Tiles implements AutoCloseable {
 
-    private static final int WIDTH = 512;
-    private static final int HEIGHT = 128;
+    private static final int WIDTH = 1024;
+    private static final int HEIGHT = 64;
 
     private final FrameComposer composer = new FrameComposer(new RasterCache(256L << 20), new Rgb(24, 29, 32));
     private final ExecutorService threads = Executors.newFixedThreadPool(

@@ -12,9 +12,9 @@ import javafx.scene.image.WritableImage;
 final class Tile {
 
     /** Wide and low: rows of footage are converted faster the longer they are, and a stroke still touches few pixels. */
-    static final int WIDTH = 512;
+    static final int WIDTH = 1024;
 
-    static final int HEIGHT = 128;
+    static final int HEIGHT = 64;
 
     private static final class Side {
         private final int[] pixels;

@@ -177,17 +177,16 @@ public final class YuvPicture extends Picture {
     }
 
     private static void weave(int[] even, int[] odd, int startsOdd, int count, int[] out) {
-        int i = 0;
         if (startsOdd == 1) {
-            out[i++] = odd[0];
+            out[0] = odd[0];
         }
-        int k = startsOdd;
-        for (; i + 1 < count; i += 2, k++) {
-            out[i] = even[k];
-            out[i + 1] = odd[k];
+        int pairs = (count + startsOdd) / 2;
+        for (int k = startsOdd; k < pairs; k++) {
+            out[2 * k - startsOdd] = even[k];
+            out[2 * k - startsOdd + 1] = odd[k];
         }
-        if (i < count) {
-            out[i] = even[k];
+        if ((count + startsOdd) % 2 == 1) {
+            out[count - 1] = even[pairs];
         }
     }
 

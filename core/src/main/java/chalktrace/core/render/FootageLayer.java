@@ -41,9 +41,22 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
     }
 
     @Override
+    public boolean hides(Surface surface, PixelTile tile) {
+        AffineTransform toDevice = sourceToDevice(surface);
+        return shown.picture().isOpaque()
+                && placement.opacity() == 1
+                && isUpright(toDevice)
+                && area(surface, tile, toDevice).equals(tile.bounds());
+    }
+
+    private Rectangle area(Surface surface, PixelTile tile, AffineTransform toDevice) {
+        return surface.picture().intersection(tile.bounds()).intersection(covered(toDevice));
+    }
+
+    @Override
     public void paint(Surface surface, PixelTile tile) {
         AffineTransform toDevice = sourceToDevice(surface);
-        Rectangle area = surface.picture().intersection(tile.bounds()).intersection(covered(toDevice));
+        Rectangle area = area(surface, tile, toDevice);
         if (area.isEmpty() || placement.opacity() == 0) {
             return;
         }
@@ -61,11 +74,16 @@ public record FootageLayer(FootagePictures.Shown shown, Placement placement, Foo
         toSource.preConcatenate(halving);
         Rectangle2D part = halving.createTransformedShape(storedRegion()).getBounds2D();
         Toning toning = new Toning(look, shown.picture().holdsLight() ? 0 : look.exposure(), placement.opacity());
-        if (toSource.getShearX() == 0 && toSource.getShearY() == 0 && toSource.getScaleY() > 0) {
+        if (isUpright(toSource)) {
             paintUpright(source, toSource, area, tile, toning, surface.haste() == Haste.PLAYED);
         } else {
             paintTurned(source, part, toSource, area, tile, toning);
         }
+    }
+
+    /** Whether rows of the one are rows of the other, in the same order. */
+    private static boolean isUpright(AffineTransform change) {
+        return change.getShearX() == 0 && change.getShearY() == 0 && change.getScaleY() > 0;
     }
 
     /** Whole rows at once; mirrored ones are sampled from their other end and turned round. */

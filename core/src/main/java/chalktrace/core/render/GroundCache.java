@@ -50,18 +50,27 @@ final class GroundCache {
         // Paper alone is as quick to paint as to copy.
         boolean worthIt = count > 1 && count < scene.layers().size();
         if (!worthIt) {
-            layers.forEach(layer -> layer.paint(surface, tile));
+            paint(layers, surface, tile);
             return count;
         }
         Ground wanted = Ground.of(tile.bounds(), surface.view(), layers);
         if (isCopied(wanted, tile)) {
             return count;
         }
-        layers.forEach(layer -> layer.paint(surface, tile));
+        paint(layers, surface, tile);
         if (surface.haste() != Haste.PLAYED) {
             keep(wanted, tile);
         }
         return count;
+    }
+
+    /** From the uppermost on that hides all others. */
+    private static void paint(List<SceneLayer> layers, Surface surface, PixelTile tile) {
+        int first = layers.size() - 1;
+        while (first > 0 && !layers.get(first).hides(surface, tile)) {
+            first--;
+        }
+        layers.subList(Math.max(0, first), layers.size()).forEach(layer -> layer.paint(surface, tile));
     }
 
     /** Within the lock, as words that are forgotten serve again. */

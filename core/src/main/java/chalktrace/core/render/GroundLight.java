@@ -1,19 +1,22 @@
 package chalktrace.core.render;
 
 import chalktrace.core.picture.Srgb;
-import java.util.Arrays;
 
 /**
- * How light what a tile holds is, cell by cell: the roots of mean luminances (WCAG 2.2), 0 to 255, and the colours that lines get there. Cells lie on the surface and
- * not on the tile, so that lines don't change where tiles meet. Most cells hold no line: each is looked at when the first comes to it.
+ * How light what a tile holds is, cell by cell: the roots of mean luminances (WCAG 2.2), 0 to 255, and the lines that are laid over it. Cells lie on the surface and
+ * not on the tile, so that lines don't change where tiles meet. Most of a tile holds no line: each block of cells is looked at before the first is laid on it.
  */
 final class GroundLight {
 
-    /** What lies right under a line is looked at in cells of this many device pixels. */
-    private static final int CELL = 4;
+    /** What lies right under a line is looked at in cells of two to the power of this many device pixels. */
+    private static final int CELL_BITS = 2;
 
-    /** What lies all around it, in cells of cells. */
-    private static final int AROUND = 16;
+    private static final int CELL = 1 << CELL_BITS;
+
+    /** What lies all around it, in blocks of two to the power of so many cells. */
+    private static final int BLOCK_BITS = 4;
+
+    private static final int BLOCK = 1 << BLOCK_BITS;
 
     private static final int EVERY = 2;
     private static final float[] RED = new float[256];
@@ -34,22 +37,25 @@ final class GroundLight {
         }
     }
 
-    private final int[] pixels;
-    private final int width;
-    private final int height;
-    private final int x0;
-    private final int y0;
+    private final PixelTile tile;
+
+    /** Of the first cell, counted on the surface. */
     private final int left;
+
     private final int top;
     private final int columns;
     private final int rows;
-
-    /** Mean luminances of cells and of cells of cells; no number where none was asked for yet. */
-    private final float[] cells;
-
-    private final float[] blocks;
     private final int blockColumns;
 
+    /** Mean luminances of cells, and their roots; none before their block is looked at. */
+    private final float[] cells;
+
+    private final int[] roots;
+
+    /** The roots of the mean luminances of blocks. */
+    private final int[] around;
+
+    private final boolean[] looked;
     private OnionTones tones;
     private boolean goesDark;
     private final int[] words;
@@ -60,28 +66,25 @@ final class GroundLight {
 
     private int start;
 
-    /** @param tile as it is now: what is painted on it later changes nothing here */
+    /** @param tile on which there is no line yet, and then only those of this */
     GroundLight(PixelTile tile) {
-        width = tile.width();
-        height = tile.height();
-        pixels = new int[width * height];
-        for (int y = 0; y < height; y++) {
-            System.arraycopy(tile.pixels(), tile.offset() + y * tile.stride(), pixels, y * width, width);
-        }
-        x0 = tile.x();
-        y0 = tile.y();
-        left = Math.floorDiv(x0, CELL);
-        top = Math.floorDiv(y0, CELL);
-        columns = Math.floorDiv(x0 + width - 1, CELL) - left + 1;
-        rows = Math.floorDiv(y0 + height - 1, CELL) - top + 1;
+        this.tile = tile;
+        left = tile.x() >> CELL_BITS;
+        top = tile.y() >> CELL_BITS;
+        columns = (tile.x() + tile.width() - 1 >> CELL_BITS) - left + 1;
+        rows = (tile.y() + tile.height() - 1 >> CELL_BITS) - top + 1;
+        blockColumns = blockOf(left + columns - 1) - blockOf(left) + 1;
         cells = new float[columns * rows];
-        Arrays.fill(cells, Float.NaN);
-        blockColumns = Math.floorDiv(left + columns - 1, AROUND) - Math.floorDiv(left, AROUND) + 1;
-        blocks = new float[blockColumns * (Math.floorDiv(top + rows - 1, AROUND) - Math.floorDiv(top, AROUND) + 1)];
-        Arrays.fill(blocks, Float.NaN);
+        roots = new int[cells.length];
         words = new int[cells.length];
         dark = new boolean[cells.length];
         made = new int[cells.length];
+        around = new int[blockColumns * (blockOf(top + rows - 1) - blockOf(top) + 1)];
+        looked = new boolean[around.length];
+    }
+
+    private static int blockOf(int cell) {
+        return cell >> BLOCK_BITS;
     }
 
     /** The root of the luminance of each pixel of a tile. */
@@ -95,40 +98,105 @@ final class GroundLight {
         return out;
     }
 
-    /** From now on colours are those of lines in these tones. */
+    /** From now on lines are laid in these tones. */
     void start(OnionTones next, boolean nextGoesDark) {
         tones = next;
         goesDark = nextGoesDark;
         start++;
     }
 
-    /** The word that a line gets at a pixel, counted from the tile's left and upper edge. */
-    int color(int x, int y) {
-        int column = Math.floorDiv(x0 + x, CELL) - left;
-        int cell = (Math.floorDiv(y0 + y, CELL) - top) * columns + column;
-        int word = word(cell, column);
-        // From cell to cell it changes by and by, unless it changes over.
-        if (column + 1 < columns) {
-            int next = word(cell + 1, column + 1);
-            if (dark[cell + 1] == dark[cell]) {
-                return Blend.mix(word, next, (x0 + x - (left + column) * CELL) * 256 / CELL);
+    /**
+     * Lays a run of a line over the tile.
+     *
+     * @param x of its first pixel and @param y counted from the tile's left and upper edge
+     * @param covers words of which only the opacity counts, from one of them on
+     */
+    void lay(int x, int y, int[] covers, int from, int count) {
+        int cellRow = (tile.y() + y >> CELL_BITS) - top;
+        int[] pixels = tile.pixels();
+        int at = tile.offset() + y * tile.stride() + x - from;
+        int end = from + count;
+        int i = from;
+        while (i < end) {
+            if (covers[i] == 0) {
+                i++;
+                continue;
+            }
+            int column = (tile.x() + x + i - from >> CELL_BITS) - left;
+            int cell = cellRow * columns + column;
+            int word = word(cell, column, cellRow);
+            int next = nextWord(cell, column, cellRow);
+            // The place of the first word of the cell.
+            int cellStart = from - x + (left + column) * CELL - tile.x();
+            int cellEnd = Math.min(end, cellStart + CELL);
+            for (; i < cellEnd; i++) {
+                int color = Blend.mix(word, next, (i - cellStart) * 256 / CELL);
+                pixels[at + i] = Blend.mix(pixels[at + i], color, Blend.firm(covers[i] >>> 24));
             }
         }
-        return word;
     }
 
-    private int word(int cell, int column) {
+    /** What a cell's colour goes over to by and by: that of the next, unless it changes over there. */
+    private int nextWord(int cell, int column, int row) {
+        if (column + 1 < columns) {
+            int next = word(cell + 1, column + 1, row);
+            if (dark[cell + 1] == dark[cell]) {
+                return next;
+            }
+        }
+        return words[cell];
+    }
+
+    private int word(int cell, int column, int row) {
         if (made[cell] != start) {
             made[cell] = start;
-            int row = cell / columns;
-            int under = root(cell(column, row));
-            int near = root(near(column, row));
-            dark[cell] = tones.isDark(under, near, root(around(column, row)), goesDark);
+            int block = look(column, row);
+            int under = roots[cell];
+            if (isAtEdge(left + column) || isAtEdge(top + row)) {
+                int above = Math.max(0, row - 1);
+                int below = Math.min(rows - 1, row + 1);
+                look(before(column), above);
+                look(after(column), above);
+                look(before(column), below);
+                look(after(column), below);
+            }
+            int near = near(column, row);
+            dark[cell] = tones.isDark(under, near, around[block], goesDark);
             // Where light meets dark, the eye sees what is between as darker than the mean of their luminances, so a
             // dark line must be darker still.
             words[cell] = tones.over(under, dark[cell] ? nearBySight(column, row) : near, dark[cell]);
         }
         return words[cell];
+    }
+
+    /** Whether a row or column of cells is the first or the last of its block. */
+    private static boolean isAtEdge(int cell) {
+        return (cell + 1 & BLOCK - 1) < 2;
+    }
+
+    /** Looks at the block that a cell lies in. @return its number */
+    private int look(int column, int row) {
+        int blockColumn = blockOf(left + column);
+        int blockRow = blockOf(top + row);
+        int block = (blockRow - blockOf(top)) * blockColumns + blockColumn - blockOf(left);
+        if (!looked[block]) {
+            looked[block] = true;
+            float sum = 0;
+            int fromRow = Math.max(0, blockRow * BLOCK - top);
+            int toRow = Math.min(rows, (blockRow + 1) * BLOCK - top);
+            int fromColumn = Math.max(0, blockColumn * BLOCK - left);
+            int toColumn = Math.min(columns, (blockColumn + 1) * BLOCK - left);
+            for (int y = fromRow; y < toRow; y++) {
+                for (int x = fromColumn; x < toColumn; x++) {
+                    float mean = mean((left + x) * CELL - tile.x(), (top + y) * CELL - tile.y());
+                    cells[y * columns + x] = mean;
+                    roots[y * columns + x] = root(mean);
+                    sum += mean;
+                }
+            }
+            around[block] = root(sum / ((toRow - fromRow) * (toColumn - fromColumn)));
+        }
+        return block;
     }
 
     private static float luminance(int word) {
@@ -139,70 +207,57 @@ final class GroundLight {
         return ROOT[Math.min(ROOTS, (int) (luminance * ROOTS + 0.5f))];
     }
 
-    private float cell(int column, int row) {
-        int at = row * columns + column;
-        if (Float.isNaN(cells[at])) {
-            cells[at] = mean((left + column) * CELL - x0, (top + row) * CELL - y0);
-        }
-        return cells[at];
-    }
-
+    /** Of four samples; a cell that the tile's edge cuts is taken to go on as it ends. */
     private float mean(int fromX, int fromY) {
-        float sum = 0;
-        int count = 0;
-        for (int y = Math.max(0, fromY); y < Math.min(height, fromY + CELL); y += EVERY) {
-            for (int x = Math.max(0, fromX); x < Math.min(width, fromX + CELL); x += EVERY) {
-                sum += luminance(pixels[y * width + x]);
-                count++;
-            }
-        }
-        return sum / count;
+        int upper = rowAt(fromY);
+        int lower = rowAt(fromY + EVERY);
+        int first = columnAt(fromX);
+        int second = columnAt(fromX + EVERY);
+        int[] pixels = tile.pixels();
+        return (luminance(pixels[upper + first])
+                        + luminance(pixels[upper + second])
+                        + luminance(pixels[lower + first])
+                        + luminance(pixels[lower + second]))
+                / 4;
     }
 
-    /** The mean of a cell and those that touch it, so that lines show no cells. */
-    private float near(int column, int row) {
+    private int rowAt(int y) {
+        return tile.offset() + Math.max(0, Math.min(tile.height() - 1, y)) * tile.stride();
+    }
+
+    private int columnAt(int x) {
+        return Math.max(0, Math.min(tile.width() - 1, x));
+    }
+
+    /** The root of the mean of a cell and those that touch it, so that lines show no cells. */
+    private int near(int column, int row) {
         float sum = 0;
-        int count = 0;
-        for (int y = Math.max(0, row - 1); y <= Math.min(rows - 1, row + 1); y++) {
-            for (int x = Math.max(0, column - 1); x <= Math.min(columns - 1, column + 1); x++) {
-                sum += cell(x, y);
-                count++;
-            }
+        for (int y = row - 1; y <= row + 1; y++) {
+            int at = cellAt(0, y);
+            sum += cells[at + before(column)] + cells[at + column] + cells[at + after(column)];
         }
-        return sum / count;
+        return root(sum / 9);
     }
 
     /** The mean of the roots of a cell and those that touch it. */
     private int nearBySight(int column, int row) {
-        int sum = 0;
-        int count = 0;
-        for (int y = Math.max(0, row - 1); y <= Math.min(rows - 1, row + 1); y++) {
-            for (int x = Math.max(0, column - 1); x <= Math.min(columns - 1, column + 1); x++) {
-                sum += root(cell(x, y));
-                count++;
-            }
+        int sum = 4;
+        for (int y = row - 1; y <= row + 1; y++) {
+            int at = cellAt(0, y);
+            sum += roots[at + before(column)] + roots[at + column] + roots[at + after(column)];
         }
-        return (sum + count / 2) / count;
+        return sum / 9;
     }
 
-    /** The mean of the cell of cells that a cell lies in. */
-    private float around(int column, int row) {
-        int blockColumn = Math.floorDiv(left + column, AROUND);
-        int blockRow = Math.floorDiv(top + row, AROUND);
-        int at = (blockRow - Math.floorDiv(top, AROUND)) * blockColumns + blockColumn - Math.floorDiv(left, AROUND);
-        if (Float.isNaN(blocks[at])) {
-            float sum = 0;
-            int count = 0;
-            for (int y = Math.max(0, blockRow * AROUND - top); y < Math.min(rows, (blockRow + 1) * AROUND - top); y++) {
-                for (int x = Math.max(0, blockColumn * AROUND - left);
-                        x < Math.min(columns, (blockColumn + 1) * AROUND - left);
-                        x++) {
-                    sum += cell(x, y);
-                    count++;
-                }
-            }
-            blocks[at] = sum / count;
-        }
-        return blocks[at];
+    private int cellAt(int column, int row) {
+        return Math.max(0, Math.min(rows - 1, row)) * columns + column;
+    }
+
+    private static int before(int column) {
+        return Math.max(0, column - 1);
+    }
+
+    private int after(int column) {
+        return Math.min(columns - 1, column + 1);
     }
 }

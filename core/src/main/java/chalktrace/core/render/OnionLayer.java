@@ -89,14 +89,7 @@ record OnionLayer(List<Neighbour> neighbours, OnionGround ground) implements Sce
                 started = true;
                 light.start(neighbour.tones(), ground.goesDark(neighbour, surface));
             }
-            int start = tile.offset() + y * tile.stride() + left;
-            for (int i = 0; i < count; i++) {
-                int alpha = covers[from + i] >>> 24;
-                if (alpha != 0) {
-                    tile.pixels()[start + i] =
-                            Blend.mix(tile.pixels()[start + i], light.color(left + i, y), Blend.firm(alpha));
-                }
-            }
+            light.lay(left, y, covers, from, count);
         }
     }
 }

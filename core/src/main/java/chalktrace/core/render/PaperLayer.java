@@ -10,9 +10,12 @@ public record PaperLayer(Rgb color) implements SceneLayer {
     @Override
     public void paint(Surface surface, PixelTile tile) {
         Rectangle area = surface.picture().intersection(tile.bounds());
+        int[] columns = surface.columnsOfPicture(area.y);
         for (int y = area.y; y < area.y + area.height; y++) {
-            // In a turned view each row has its own part of the picture.
-            int[] columns = surface.columnsOfPicture(y);
+            if (surface.view().degrees() != 0) {
+                // In a turned view each row has its own part of the picture.
+                columns = surface.columnsOfPicture(y);
+            }
             int left = Math.max(area.x, columns[0]);
             int right = Math.min(area.x + area.width, columns[1]);
             if (left < right) {

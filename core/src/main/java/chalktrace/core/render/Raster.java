@@ -192,18 +192,11 @@ final class Raster {
         void take(int x, int y, int[] words, int from, int count);
     }
 
-    /** Hands out what is painted on a tile, which takes no time for what is not: run by run, or whole rows where most is painted. */
+    /** Hands out what is painted on a tile, which takes no time for what is not. */
     void eachRun(PixelTile tile, RunTaker taker) {
         int from = Math.max(top, tile.y());
         int to = Math.min(top + height, tile.y() + tile.height());
-        int[] row = new int[tile.width()];
         for (int y = from; y < to; y++) {
-            if (painted(y - top) * FULL_ROW >= tile.width()) {
-                Arrays.fill(row, 0);
-                copyRow(y - top, tile.x(), tile.width(), row, 0);
-                taker.take(0, y - tile.y(), row, 0, row.length);
-                continue;
-            }
             int rowOfTile = y - tile.y();
             eachRun(
                     y - top,

@@ -30,6 +30,11 @@ public sealed interface SceneLayer
         return false;
     }
 
+    /** Whether nothing is seen on a tile of what lies under it. */
+    default boolean hides(Surface surface, PixelTile tile) {
+        return false;
+    }
+
     /** What is shown in its place while another stroke is under the pen. */
     default SceneLayer underPen(StrokeLayer stroke) {
         return this;

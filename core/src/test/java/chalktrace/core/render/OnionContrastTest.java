@@ -139,6 +139,14 @@ class OnionContrastTest {
     }
 
     @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void onEvenGroundALineHasOneTone(boolean later) {
+        int[] below = Grounds.MID_GREY.words(WIDTH, HEIGHT, 1);
+        Seen line = seen(below, later, OnionSkin.usual(Shots.LEVEL).strength());
+        assertThat(line.at(1) - line.at(0)).isLessThan(0.1);
+    }
+
+    @ParameterizedTest
     @EnumSource(Grounds.class)
     void theStrengthDialReachesNearlyInvisible(Grounds ground) {
         assertThat(seen(ground, false, 0.02).at(0.5)).isLessThan(ground == Grounds.STRIPES ? 1.8 : 1.3);
