@@ -2,10 +2,12 @@ package chalktrace.core.motion;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
- * Finds the frames on which a point comes down and stays: a foot, a cup. It is in the air, comes down to the level on which it rests, and rests there. The level is
- * a floor line that was given, or the lowest that it keeps coming back to.
+ * Finds the frames on which a point meets the floor: a foot or a cup that comes down and stays, a ball that springs back. The floor is a line that was given, or
+ * the lowest level that it keeps coming back to. The low end of a swing is no contact: like any smooth curve it is near its lowest for about twice as long as it took to get there,
+ * and what stays is so for longer; and its ways down and up, drawn on straight, meet far below it, those of what springs back do not.
  */
 final class ContactFinder {
 
@@ -15,14 +17,46 @@ final class ContactFinder {
     /** So near the floor it stands, against the same. */
     private static final double NEAR = 0.06;
 
-    private static final double FLOOR_SHARE = 0.92;
+    private static final double FLOOR_SHARE = 0.98;
+
+    /** The share of what it falls in the end that counts as being down. */
+    private static final double DOWN = NEAR / LIFT;
+
+    /** So many deviations of noise are no movement. */
+    private static final double BAND = 5;
 
     /** It stays for so many frames. */
-    private static final int STAYS = 3;
+    private static final int STAYS = 5;
 
-    private ContactFinder() {}
+    /** It is down so many times as long as it came down at least. */
+    private static final double STAYS_TIMES = 3;
 
-    static List<Integer> of(MovingPoint point, StudySettings settings) {
+    /** What is so many deviations of noise is seen clearly, or so large a part of the range; it is looked for over so many frames on either side. */
+    private static final double CLEAR = 10;
+
+    private static final double SEEN = 0.1;
+
+    private static final int FARTHEST = 8;
+
+    /** The lines of what springs back meet so far below it at most, against how deep the end of its way is. */
+    private static final double SPRINGS_BELOW = 0.7;
+
+    /** @param stays else it springs back */
+    record Contact(int frame, boolean stays) {}
+
+    private final MovingPoint smooth;
+    private final double noise;
+    private final double range;
+    private final double floor;
+
+    private ContactFinder(MovingPoint smooth, double noise, double range, double floor) {
+        this.smooth = smooth;
+        this.noise = noise;
+        this.range = range;
+        this.floor = floor;
+    }
+
+    static List<Contact> of(MovingPoint point, StudySettings settings) {
         double noise = point.noise();
         MovingPoint smooth = point.smoothed(noise > 0.3 ? 1 : 0);
         List<Double> heights = new ArrayList<>();
@@ -37,28 +71,101 @@ final class ContactFinder {
             return List.of();
         }
         double floor = settings.floorY().orElse(heights.get((int) (FLOOR_SHARE * (heights.size() - 1))));
-        double near = Math.max(3 * noise, NEAR * range);
-        List<Integer> out = new ArrayList<>();
-        for (MovingPoint.Stretch stretch : point.stretches()) {
-            boolean lifted = false;
-            for (int frame = stretch.first(); frame <= stretch.last(); frame++) {
-                double above = floor - smooth.y(frame);
-                lifted |= above > LIFT * range;
-                if (lifted && above <= near && stays(smooth, frame, stretch.last(), floor, near)) {
-                    out.add(frame);
-                    lifted = false;
-                }
-            }
-        }
+        ContactFinder finder = new ContactFinder(smooth, noise, range, floor);
+        List<Contact> out = new ArrayList<>();
+        point.stretches().forEach(stretch -> finder.addOf(stretch, out));
         return out;
     }
 
-    private static boolean stays(MovingPoint point, int frame, int last, double floor, double near) {
-        for (int next = frame; next < frame + STAYS && next <= last; next++) {
-            if (floor - point.y(next) > near) {
+    /** Each time that it is low after it was high. */
+    private void addOf(MovingPoint.Stretch stretch, List<Contact> out) {
+        boolean wasHigh = false;
+        for (int frame = stretch.first(); frame <= stretch.last(); frame++) {
+            if (wasHigh && !isHigh(frame)) {
+                int end = frame;
+                while (end < stretch.last() && !isHigh(end + 1)) {
+                    end++;
+                }
+                contact(frame, end, end == stretch.last()).ifPresent(out::add);
+            }
+            wasHigh = isHigh(frame);
+        }
+    }
+
+    private boolean isHigh(int frame) {
+        return floor - smooth.y(frame) > LIFT * range;
+    }
+
+    /** @param from the first frame on which it is low, @param to the last, @param open whether nothing is known after it */
+    private Optional<Contact> contact(int from, int to, boolean open) {
+        int lowest = from;
+        for (int frame = from; frame <= to; frame++) {
+            lowest = smooth.y(frame) > smooth.y(lowest) ? frame : lowest;
+        }
+        double high = floor - LIFT * range;
+        double down = smooth.y(lowest) - Math.max(BAND * noise, DOWN * (smooth.y(lowest) - high));
+        int first = lowest;
+        while (first > from && smooth.y(first - 1) >= down) {
+            first--;
+        }
+        int last = lowest;
+        while (last < to && smooth.y(last + 1) >= down) {
+            last++;
+        }
+        if (!leads(first, from - 1, -1)) {
+            return Optional.empty();
+        }
+        double cameDown = crossing(first - 1, down) - crossing(from - 1, high);
+        double wasDown = (last == to ? last : crossing(last, down)) - crossing(first - 1, down);
+        if (last - first + 1 >= STAYS && wasDown >= STAYS_TIMES * cameDown) {
+            return floor - smooth.y(lowest) <= Math.max(BAND * noise, NEAR * range)
+                    ? Optional.of(new Contact(first, true))
+                    : Optional.empty();
+        }
+        return !open && leads(last, to + 1, 1) && springs(lowest)
+                ? Optional.of(new Contact(lowest, false))
+                : Optional.empty();
+    }
+
+    /**
+     * Whether the ways down and up, drawn on as straight lines, meet about as low as it came, and not far below as those of a smooth curve do.
+     *
+     * @param lowest the frame on which it was seen lowest
+     */
+    private boolean springs(int lowest) {
+        boolean before = smooth.y(lowest - 1) > smooth.y(lowest + 1);
+        for (int reach = 1; reach <= FARTHEST; reach++) {
+            int left = lowest - reach - (before ? 1 : 0);
+            int right = lowest + reach + (before ? 0 : 1);
+            if (!smooth.knows(left - reach) || !smooth.knows(right + reach)) {
+                return false;
+            }
+            double deep = smooth.y(lowest) - (smooth.y(left) + smooth.y(right)) / 2;
+            if (deep > Math.min(CLEAR * noise, SEEN * range)) {
+                double falls = (smooth.y(left) - smooth.y(left - reach)) / reach;
+                double rises = (smooth.y(right) - smooth.y(right + reach)) / reach;
+                // Where y(left) + falls t = y(right) + rises (right - left - t).
+                double after = (smooth.y(right) - smooth.y(left) + rises * (right - left)) / (falls + rises);
+                return smooth.y(left) + falls * after - smooth.y(lowest) < SPRINGS_BELOW * deep;
+            }
+        }
+        return false;
+    }
+
+    /** Whether it only rises from a frame to another, one after the other. */
+    private boolean leads(int from, int to, int step) {
+        for (int frame = from; frame != to; frame += step) {
+            if (smooth.y(frame + step) > smooth.y(frame) + noise) {
                 return false;
             }
         }
-        return frame + STAYS - 1 <= last;
+        return true;
+    }
+
+    /** When, between a frame and the next, it passes a height. */
+    private double crossing(int frame, double y) {
+        double before = smooth.y(frame);
+        double after = smooth.y(frame + 1);
+        return before == after ? frame : frame + Math.max(0, Math.min(1, (y - before) / (after - before)));
     }
 }

@@ -334,11 +334,13 @@ public record Study(
         private List<MotionProposal> contacts() {
             List<MotionProposal> out = new ArrayList<>();
             for (MovingPoint point : points()) {
-                for (int frame : ContactFinder.of(point, settings)) {
+                for (ContactFinder.Contact contact : ContactFinder.of(point, settings)) {
                     out.add(new MotionProposal(
-                            frame,
+                            contact.frame(),
                             MotionProposal.Kind.CONTACT,
-                            CoreWords.MOTION.of("comes-down-and-stays", whole(point.y(frame))),
+                            CoreWords.MOTION.of(
+                                    contact.stays() ? "comes-down-and-stays" : "comes-down-and-springs-back",
+                                    whole(point.y(contact.frame()))),
                             List.of(point.name())));
                 }
             }

@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 
 class StudyTest {
@@ -92,6 +93,50 @@ class StudyTest {
                     .hasSizeLessThanOrEqualTo(known.turns().size() + 1);
         }
         assertThat(near / (double) all).isGreaterThan(0.95);
+    }
+
+    @Test
+    void aHandThatSwingsTouchesNothing() {
+        long fresh = new Random().nextInt();
+        System.out.println("StudyTest: fresh seed of swinging hands " + fresh);
+        assertThat(contactsOfEachHand(0, 300)).isLessThan(0.55);
+        assertThat(contactsOfEachHand(fresh, 100)).isLessThan(0.9);
+    }
+
+    /** Each has about five low ends. */
+    private static double contactsOfEachHand(long firstSeed, int hands) {
+        return LongStream.range(firstSeed, firstSeed + hands)
+                .mapToObj(seed -> Movements.swingingHand(seed, 1))
+                .mapToInt(hand -> Study.of(List.of(hand), USUAL).contacts().size())
+                .average()
+                .orElseThrow();
+    }
+
+    @Test
+    void whereABallSpringsBackIsFoundWithinAFrame() {
+        long fresh = new Random().nextLong();
+        System.out.println("StudyTest: fresh seed of balls " + fresh);
+        int all = 0;
+        int near = 0;
+        int extra = 0;
+        for (long seed = 0; seed < 100; seed++) {
+            Movements.Known known = Movements.bouncingBall(seed < 50 ? seed : fresh + seed, 1);
+            List<MotionProposal> contacts =
+                    Study.of(List.of(known.point()), USUAL).contacts();
+            assertThat(contacts)
+                    .extracting(MotionProposal::reason)
+                    .allMatch(reason -> reason.startsWith("comes down and springs back"));
+            List<Integer> found = frames(contacts);
+            all += known.turns().size();
+            for (int contact : known.turns()) {
+                near += found.stream().anyMatch(frame -> Math.abs(frame - contact) <= 1) ? 1 : 0;
+            }
+            for (int frame : found) {
+                extra += known.turns().stream().noneMatch(contact -> Math.abs(frame - contact) <= 1) ? 1 : 0;
+            }
+        }
+        assertThat(near / (double) all).isGreaterThan(0.9);
+        assertThat(extra / (double) all).isLessThan(0.02);
     }
 
     @Test

@@ -4,6 +4,7 @@ import chalktrace.core.motion.MovingPoint;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.SplittableRandom;
 
 /** Movements of one point whose turns are known. */
 public final class Movements {
@@ -74,6 +75,57 @@ public final class Movements {
             }
         }
         return new Known(new MovingPoint("foot", 0, noisy(x, noise, random), noisy(y, noise, random)), contacts);
+    }
+
+    /** A hand that swings to and fro about a shoulder, and bends at the elbow a little later; it touches nothing. */
+    public static MovingPoint swingingHand(long seed, double noise) {
+        Random random = mixed(seed);
+        double period = 16 + 60 * random.nextDouble();
+        double rest = Math.PI / 2 + random.nextGaussian() * 0.3;
+        double swing = 0.5 + 0.7 * random.nextDouble();
+        double bend = 0.7 * random.nextDouble();
+        double upper = 120 + 100 * random.nextDouble();
+        double phase = 2 * Math.PI * random.nextDouble();
+        double[] x = new double[100];
+        double[] y = new double[100];
+        for (int frame = 0; frame < x.length; frame++) {
+            double at = 2 * Math.PI * frame / period + phase;
+            double arm = rest + swing * Math.sin(at);
+            double fore = arm - 0.3 + bend * Math.sin(at - 0.8);
+            x[frame] = 600 + upper * (Math.cos(arm) + 0.9 * Math.cos(fore));
+            y[frame] = 300 + upper * (Math.sin(arm) + 0.9 * Math.sin(fore));
+        }
+        return new MovingPoint("hand", 0, noisy(x, noise, random), noisy(y, noise, random));
+    }
+
+    /** A ball that springs from a floor, lower each time. @param turns the frames nearest to its contacts */
+    public static Known bouncingBall(long seed, double noise) {
+        Random random = mixed(seed);
+        double height = 150 + 300 * random.nextDouble();
+        double keeps = 0.93 + 0.07 * random.nextDouble();
+        double time = 10 + 14 * random.nextDouble();
+        double floor = 500 + 100 * random.nextDouble();
+        List<Integer> contacts = new ArrayList<>();
+        double[] x = new double[110];
+        double[] y = new double[110];
+        double start = -time / 2;
+        for (int frame = 0; frame < x.length; frame++) {
+            if (frame > start + time) {
+                start += time;
+                contacts.add((int) Math.round(start));
+                time *= Math.sqrt(keeps);
+                height *= keeps;
+            }
+            double share = (frame - start) / time;
+            x[frame] = 100 + 6 * frame;
+            y[frame] = floor - 4 * height * share * (1 - share);
+        }
+        return new Known(new MovingPoint("ball", 0, noisy(x, noise, random), noisy(y, noise, random)), contacts);
+    }
+
+    /** The first numbers of seeds that follow each other are nearly the same without this. */
+    private static Random mixed(long seed) {
+        return new Random(new SplittableRandom(seed).nextLong());
     }
 
     public static double[] noisy(double[] values, double noise, Random random) {
