@@ -17,6 +17,7 @@ final class ContactFinder {
     /** So near the floor it stands, against the same. */
     private static final double NEAR = 0.06;
 
+    /** So large a part of its heights lies above the floor: a single low place is none. */
     private static final double FLOOR_SHARE = 0.98;
 
     /** The share of what it falls in the end that counts as being down. */

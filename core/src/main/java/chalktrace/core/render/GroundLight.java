@@ -66,7 +66,7 @@ final class GroundLight {
 
     private int start;
 
-    /** @param tile on which there is no line yet, and then only those of this */
+    /** @param tile on which from now on only this paints: blocks are looked at as they are when the first line comes to them */
     GroundLight(PixelTile tile) {
         this.tile = tile;
         left = tile.x() >> CELL_BITS;
@@ -233,7 +233,7 @@ final class GroundLight {
     private int near(int column, int row) {
         float sum = 0;
         for (int y = row - 1; y <= row + 1; y++) {
-            int at = cellAt(0, y);
+            int at = firstOf(y);
             sum += cells[at + before(column)] + cells[at + column] + cells[at + after(column)];
         }
         return root(sum / 9);
@@ -243,14 +243,15 @@ final class GroundLight {
     private int nearBySight(int column, int row) {
         int sum = 4;
         for (int y = row - 1; y <= row + 1; y++) {
-            int at = cellAt(0, y);
+            int at = firstOf(y);
             sum += roots[at + before(column)] + roots[at + column] + roots[at + after(column)];
         }
         return sum / 9;
     }
 
-    private int cellAt(int column, int row) {
-        return Math.max(0, Math.min(rows - 1, row)) * columns + column;
+    /** The first cell of a row; beside the tile, of the nearest on it. */
+    private int firstOf(int row) {
+        return Math.max(0, Math.min(rows - 1, row)) * columns;
     }
 
     private static int before(int column) {
