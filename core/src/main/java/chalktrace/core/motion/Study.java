@@ -335,13 +335,12 @@ public record Study(
             List<MotionProposal> out = new ArrayList<>();
             for (MovingPoint point : points()) {
                 for (ContactFinder.Contact contact : ContactFinder.of(point, settings)) {
+                    String height = whole(point.y(contact.frame()));
+                    String reason = contact.stays()
+                            ? CoreWords.MOTION.of("comes-down-and-stays", height)
+                            : CoreWords.MOTION.of("comes-down-and-springs-back", height);
                     out.add(new MotionProposal(
-                            contact.frame(),
-                            MotionProposal.Kind.CONTACT,
-                            CoreWords.MOTION.of(
-                                    contact.stays() ? "comes-down-and-stays" : "comes-down-and-springs-back",
-                                    whole(point.y(contact.frame()))),
-                            List.of(point.name())));
+                            contact.frame(), MotionProposal.Kind.CONTACT, reason, List.of(point.name())));
                 }
             }
             out.sort(Comparator.comparingInt(MotionProposal::frame));

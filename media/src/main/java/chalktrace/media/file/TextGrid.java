@@ -166,8 +166,8 @@ final class TextGrid {
             int count = tokens.count();
             double before = Double.NEGATIVE_INFINITY;
             for (int i = 0; i < count; i++) {
-                int place = tokens.place();
                 double start = tokens.number();
+                int place = tokens.place();
                 double end = kind.equals("TextTier") ? start : tokens.number();
                 String said = tokens.text().strip();
                 if (start < before - 1e-6 || end < start) {

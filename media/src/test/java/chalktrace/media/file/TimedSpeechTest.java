@@ -11,6 +11,7 @@ import chalktrace.core.shot.Word;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.UnreadableException;
+import java.nio.charset.Charset;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -85,6 +86,65 @@ class TimedSpeechTest {
         assertThat(words.get(1).endSeconds()).isEqualTo(2);
     }
 
+    /** 3,723.456 s are an hour, two minutes and 3.456 s. */
+    @Test
+    void webVttCountsHoursAndMinutesBothWays() throws Exception {
+        Path file = folder.resolve("t.vtt");
+        new TimedSpeech(List.of(new Word("word-1", "late", 3723.456, 3784)), List.of(), List.of()).write(file, RATE);
+        assertThat(file).content().contains("01:02:03.456 --> 01:03:04.000");
+        Word late = TimedSpeech.read(file, RATE).words().get(0);
+        assertThat(late.startSeconds()).isEqualTo(3723.456);
+        assertThat(late.endSeconds()).isEqualTo(3784);
+    }
+
+    @Test
+    void aCueOfSeveralWordsIsSharedOutByTheirLetters() throws Exception {
+        Path file = folder.resolve("t.vtt");
+        Files.writeString(file, "WEBVTT\n\n00:02.000 --> 00:06.000\na bcd\n");
+        assertThat(TimedSpeech.read(file, RATE).words())
+                .extracting(Word::startSeconds, Word::endSeconds)
+                .containsExactly(Tuple.tuple(2.0, 3.0), Tuple.tuple(3.0, 6.0));
+    }
+
+    /** As other programs save them, either byte first. */
+    @ParameterizedTest
+    @ValueSource(strings = {"UTF-16BE", "UTF-16LE", "UTF-8"})
+    void textsWithAByteOrderMarkAreRead(String encoding) throws Exception {
+        Path file = folder.resolve("t.csv");
+        Files.writeString(
+                file, "\uFEFFkind,text,startSeconds,endSeconds\nword,caf\u00e9,0,1\n", Charset.forName(encoding));
+        assertThat(TimedSpeech.read(file, RATE).words()).extracting(Word::text).containsExactly("caf\u00e9");
+    }
+
+    /** The long form of the annotation format: numbered from 1, intervals that fill all time. */
+    @Test
+    void aTextGridFillsAllTimeAndCountsFromOne() throws Exception {
+        Path file = folder.resolve("t.TextGrid");
+        sample().write(file, RATE);
+        String[] lines = Files.readString(file).lines().map(String::strip).toArray(String[]::new);
+        assertThat(lines)
+                .contains("size = 5", "item [1]:", "item [5]:", "points [1]:")
+                .doesNotContain("item [6]:");
+        assertThat(lines)
+                .containsSequence(
+                        "name = \"words of Bo\"",
+                        "xmin = 0",
+                        "xmax = 1.501000",
+                        "intervals: size = 3",
+                        "intervals [1]:",
+                        "xmin = 0.000000",
+                        "xmax = 0.750000",
+                        "text = \"\"",
+                        "intervals [2]:",
+                        "xmin = 0.750000",
+                        "xmax = 1.250000",
+                        "text = \"now\"",
+                        "intervals [3]:",
+                        "xmin = 1.250000",
+                        "xmax = 1.501000",
+                        "text = \"\"");
+    }
+
     @Test
     void aShortTextGridOfAnotherProgramIsRead() throws Exception {
         // The short form of the annotation format: values alone, in the same order.
@@ -105,6 +165,7 @@ class TimedSpeechTest {
                 "a.vtt | WEBVTT\\n\\n00:01.000 --> 00:03.000\\none\\n\\n00:02.000 --> 00:04.000\\ntwo\\n | over each other",
                 "a.vtt | WEBVTT\\n\\n00:03.000 --> 00:01.000\\none\\n | line 3",
                 "a.vtt | WEBVTT\\n\\n0:3 --> 00:01.000\\none\\n | line 3",
+                "a.vtt | WEBVTT\\n\\nsoon --> 00:01.000\\none\\n | line 3",
                 "a.vtt | nothing of it | WEBVTT",
                 "a.csv | kind,text,startSeconds,endSeconds\\nword,hot,zero,1\\n | line 2",
                 "a.csv | kind,text,startSeconds,endSeconds\\nsong,hot,0,1\\n | song",
@@ -113,6 +174,8 @@ class TimedSpeechTest {
                 "a.json | {\"words\": [ | JSON",
                 "a.TextGrid | File type = \"ooTextFile\" \"TextGrid\" 0 1 <exists> 1 \"IntervalTier\" \"words\" 0 1 2 0 0.6 \"a\" 0.5 1"
                         + " \"b\" | over each other",
+                "a.TextGrid | File type = \"ooTextFile\"\\n\"TextGrid\"\\n0 1 <exists> 1\\n\"IntervalTier\" \"words\" 0 1 2\\n0 0.6 \"a\"\\n"
+                        + "0.5 1 \"b\" | line 6",
                 "a.TextGrid | File type = \"ooTextFile\" \"TextGrid\" 0 1 <exists> 1 \"IntervalTier\" | too early",
                 "a.txt | hot | .csv"
             })
