@@ -105,14 +105,8 @@ final class ContactFinder {
         }
         double high = floor - LIFT * range;
         double down = smooth.y(lowest) - Math.max(BAND * noise, DOWN * (smooth.y(lowest) - high));
-        int first = lowest;
-        while (first > from && smooth.y(first - 1) >= down) {
-            first--;
-        }
-        int last = lowest;
-        while (last < to && smooth.y(last + 1) >= down) {
-            last++;
-        }
+        int first = end(lowest, from, -1, down);
+        int last = end(lowest, to, 1, down);
         if (!leads(first, from - 1, -1)) {
             return Optional.empty();
         }
@@ -126,6 +120,19 @@ final class ContactFinder {
         return !open && leads(last, to + 1, 1) && springs(lowest)
                 ? Optional.of(new Contact(lowest, false))
                 : Optional.empty();
+    }
+
+    /** The farthest frame, one after the other, on which it is down; a single one on which it is not is noise. */
+    private int end(int lowest, int to, int step, double down) {
+        int end = lowest;
+        int frame = lowest;
+        while (frame != to && Math.abs(frame - end) < 2) {
+            frame += step;
+            if (smooth.y(frame) >= down) {
+                end = frame;
+            }
+        }
+        return end;
     }
 
     /**
@@ -147,7 +154,9 @@ final class ContactFinder {
                 double rises = (smooth.y(right) - smooth.y(right + reach)) / reach;
                 // Where y(left) + falls t = y(right) + rises (right - left - t).
                 double after = (smooth.y(right) - smooth.y(left) + rises * (right - left)) / (falls + rises);
-                return smooth.y(left) + falls * after - smooth.y(lowest) < SPRINGS_BELOW * deep;
+                // Against the shallower of both: where the one way is flat no corner is.
+                double shallow = smooth.y(lowest) - Math.max(smooth.y(left), smooth.y(right));
+                return smooth.y(left) + falls * after - smooth.y(lowest) < SPRINGS_BELOW * shallow;
             }
         }
         return false;
