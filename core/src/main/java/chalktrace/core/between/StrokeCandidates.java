@@ -12,7 +12,7 @@ import java.util.Set;
 /** The few strokes of one drawing that a stroke of another may be, by shape and length however it is turned, and a little by place and order. */
 final class StrokeCandidates {
 
-    private static final int CANDIDATES = 16;
+    private static final int CANDIDATES = 32;
 
     /** What a candidate costs: in shape, length, as a piece only, in place, turn, order, chalk and part. */
     private static final double SHAPE = 3;

@@ -14,7 +14,7 @@ import java.util.Set;
  * Which stroke of one drawing is which of another. Each stroke has a few candidates by its shape and length however it is turned;
  * what decides between them is what the strokes attached to it do: where two strokes touch in the one drawing, their partners
  * should touch in the other, each with a turn of its own, so that a limb may turn about its joint. This is relaxation labelling
- * (Rosenfeld, Hummel, Zucker 1976) over the attachments that tight in-betweening rests on (Whited et al., "BetweenIT: An Interactive
+ * (Rosenfeld, Hummel, Zucker 1976), ever surer of itself as in annealing, over the attachments that tight in-betweening rests on (Whited et al., "BetweenIT: An Interactive
  * Tool for Tight Inbetweening", Computer Graphics Forum 29, 2010); the pairs are those of least total cost. A line that is drawn in two
  * pieces on one side is put together. Cost: the square of the number of strokes, with a cubic assignment at the end.
  */
@@ -22,7 +22,10 @@ public final class StrokeMatching {
 
     static final int POINTS = 16;
 
-    private static final int ROUNDS = 8;
+    private static final int ROUNDS = 12;
+
+    /** By how much beliefs get sharper to the end: what has grown likely supports others as if it were known. */
+    private static final double SHARPENING = 2;
 
     /** Costs this much higher make a candidate e times less likely. */
     private static final double COST_UNIT = 0.22;
@@ -45,8 +48,11 @@ public final class StrokeMatching {
     /** What is believed in less keeps the support that it had. */
     private static final double HOPELESS = 1e-3;
 
-    /** A stroke on its own without any support finds a partner only up to this cost. */
+    /** A stroke on its own, or one with all support, finds a partner only up to this cost. */
     private static final double DEAREST = 0.9;
+
+    /** How dear a pair may be that nothing supports, in shares of the dearest. */
+    private static final double UNSUPPORTED = 0.3;
 
     private static final double MADE_BY_HAND = -100;
 
@@ -124,7 +130,7 @@ public final class StrokeMatching {
     private Matched match(Map<Integer, Integer> fixed) {
         believe();
         for (int round = 0; round < ROUNDS; round++) {
-            agree();
+            agree(1 + SHARPENING * round / ROUNDS);
         }
         Map<Integer, Pair> pairs = new HashMap<>();
         int[] found = Assignment.of(costs(fixed));
@@ -168,11 +174,15 @@ public final class StrokeMatching {
                 belief[i][c] = -candidates.get(i).get(c).cost() / COST_UNIT;
             }
         }
-        normalize();
+        normalize(1);
     }
 
-    /** A candidate is supported by how well the candidates of attached strokes fit it, as far as those are believed in. */
-    private void agree() {
+    /**
+     * A candidate is supported by how well the candidates of attached strokes fit it, as far as those are believed in.
+     *
+     * @param sharpness 1 for beliefs as their costs say, more for fewer doubts
+     */
+    private void agree(double sharpness) {
         double[][] next = new double[first.size()][];
         for (int i = 0; i < next.length; i++) {
             List<Candidate> mine = candidates.get(i);
@@ -195,7 +205,7 @@ public final class StrokeMatching {
             }
         }
         belief = next;
-        normalize();
+        normalize(sharpness);
     }
 
     /** How well a candidate of a stroke fits the best of those of an attached one that are believed in. */
@@ -266,16 +276,16 @@ public final class StrokeMatching {
     }
 
     /** Beliefs of a stroke add up to one, and so do those in a stroke, where they would be more. */
-    private void normalize() {
+    private void normalize(double sharpness) {
         for (int i = 0; i < belief.length; i++) {
             double[] beliefs = belief[i];
             double most = Math.max(ALONE, Arrays.stream(beliefs).max().orElse(ALONE));
             double sum = 0;
             for (int c = 0; c < beliefs.length; c++) {
-                beliefs[c] = Math.exp(beliefs[c] - most);
+                beliefs[c] = Math.exp(sharpness * (beliefs[c] - most));
                 sum += beliefs[c];
             }
-            double none = Math.exp(ALONE - most);
+            double none = Math.exp(sharpness * (ALONE - most));
             alone[i] = none / (sum + none);
             for (int c = 0; c < beliefs.length; c++) {
                 beliefs[c] /= sum + none;
@@ -329,7 +339,7 @@ public final class StrokeMatching {
 
     private boolean isGood(int i, Candidate candidate) {
         double supported = support[i][candidates.get(i).indexOf(candidate)];
-        return candidate.cost() < DEAREST * (0.35 + 0.65 * supported)
+        return candidate.cost() < DEAREST * (UNSUPPORTED + (1 - UNSUPPORTED) * supported)
                 || neighbours.get(i).isEmpty() && candidate.cost() < DEAREST;
     }
 }
