@@ -216,7 +216,7 @@ public final class StrokeOutline {
         // Where a curve is flattened there is no corner, however tight it is.
         LineEnds.Join join = line.joint()[point] || point == 0 ? ends.join() : LineEnds.Join.ROUND;
         boolean mitered = join == LineEnds.Join.MITER && 1 <= ends.miterLimit() * Math.cos(turn / 2);
-        boolean wholeDisc = !line.joint()[point] || ends.cap() == LineEnds.Cap.ROUND;
+        boolean wholeDisc = ends.cap() == LineEnds.Cap.ROUND || !line.joint()[point] && isFarFromEnds(point);
         if (join == LineEnds.Join.ROUND
                 && wholeDisc
                 && radius * Math.tan(turn / 2) > Math.min(size[in], size[out]) / 2) {
@@ -234,6 +234,19 @@ public final class StrokeOutline {
         } else {
             polygon(point, radius, a, b);
         }
+    }
+
+    /** Whether a disc at a point stays behind the straight ends of the line. */
+    private boolean isFarFromEnds(int point) {
+        return isLonger(0, point, line.radius()[point]) && isLonger(point, size.length, line.radius()[point]);
+    }
+
+    private boolean isLonger(int from, int to, double length) {
+        double sum = 0;
+        for (int i = from; i < to && sum < length; i++) {
+            sum += size[i];
+        }
+        return sum >= length;
     }
 
     /** On the inside of a corner, where the line grows before it and shrinks after. */

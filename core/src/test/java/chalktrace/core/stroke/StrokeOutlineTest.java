@@ -105,28 +105,52 @@ class StrokeOutlineTest {
         for (int i = 1; i < places.length; i++) {
             path.lineTo(places[i].x, places[i].y);
         }
-        float[] pattern = {
-            dashed ? dashes.get(0).floatValue() : 1, dashed ? dashes.get(1).floatValue() : 1
-        };
-        double expected = area(new BasicStroke(
-                        (float) width,
-                        Map.of(
-                                        LineEnds.Cap.BUTT, BasicStroke.CAP_BUTT,
-                                        LineEnds.Cap.ROUND, BasicStroke.CAP_ROUND,
-                                        LineEnds.Cap.SQUARE, BasicStroke.CAP_SQUARE)
-                                .get(cap),
-                        Map.of(
-                                        LineEnds.Join.BEVEL, BasicStroke.JOIN_BEVEL,
-                                        LineEnds.Join.ROUND, BasicStroke.JOIN_ROUND,
-                                        LineEnds.Join.MITER, BasicStroke.JOIN_MITER)
-                                .get(join),
-                        4,
-                        dashed ? pattern : null,
-                        (float) offset)
-                .createStrokedShape(path));
-        LineShape shape = even(width, new LineEnds(cap, join, 4, dashes, offset));
-        assertThat(area(StrokeOutline.of(straight(places), shape, 16)))
+        LineEnds ends = new LineEnds(cap, join, 4, dashes, offset);
+        double expected = area(java(width, ends).createStrokedShape(path));
+        assertThat(area(StrokeOutline.of(straight(places), even(width, ends), 16)))
                 .isCloseTo(expected, within(expected * 0.005 + 0.5));
+    }
+
+    /** Bends as tight as half the width and tighter, cut by dashes anywhere: ends stay as straight as Java2D's stroker makes them. */
+    @Property(tries = 400, edgeCases = EdgeCasesMode.NONE)
+    void dashesOfBendsEndAsThoseOfJava2D(@ForAll long seed, @ForAll LineEnds.Cap cap) {
+        SplittableRandom random = new SplittableRandom(seed);
+        double width = random.nextDouble(2, 12);
+        double rx = random.nextDouble(1.2, 6) * width;
+        double ry = random.nextDouble(1.2, 6) * width;
+        double kx = rx * 4 / 3 * (Math.sqrt(2) - 1);
+        double ky = ry * 4 / 3 * (Math.sqrt(2) - 1);
+        Curve bend = Curve.of(
+                100 + rx, 100, 1, 100 + rx, 100 + ky, 1, 100 + kx, 100 + ry, 1, 100, 100 + ry, 1, 100 - kx, 100 + ry, 1,
+                100 - rx, 100 + ky, 1, 100 - rx, 100, 1);
+        List<Double> dashes = List.of(random.nextDouble(1, 3) * width, random.nextDouble(2.5, 4) * width);
+        LineEnds ends = new LineEnds(cap, LineEnds.Join.MITER, 4, dashes, random.nextDouble(0, 50));
+        Area theirs = new Area(java(width, ends).createStrokedShape(bend.path()));
+        Area differs = new Area(StrokeOutline.of(bend, even(width, ends), 16));
+        differs.exclusiveOr(theirs);
+        assertThat(area(differs)).isLessThan(0.02 * area(theirs) + 0.5);
+    }
+
+    private static BasicStroke java(double width, LineEnds ends) {
+        float[] pattern = new float[ends.dashes().size()];
+        for (int i = 0; i < pattern.length; i++) {
+            pattern[i] = ends.dashes().get(i).floatValue();
+        }
+        return new BasicStroke(
+                (float) width,
+                Map.of(
+                                LineEnds.Cap.BUTT, BasicStroke.CAP_BUTT,
+                                LineEnds.Cap.ROUND, BasicStroke.CAP_ROUND,
+                                LineEnds.Cap.SQUARE, BasicStroke.CAP_SQUARE)
+                        .get(ends.cap()),
+                Map.of(
+                                LineEnds.Join.BEVEL, BasicStroke.JOIN_BEVEL,
+                                LineEnds.Join.ROUND, BasicStroke.JOIN_ROUND,
+                                LineEnds.Join.MITER, BasicStroke.JOIN_MITER)
+                        .get(ends.join()),
+                (float) ends.miterLimit(),
+                pattern.length == 0 ? null : pattern,
+                (float) ends.dashOffset());
     }
 
     /** A line whose width changes covers what discs of that width cover on its way: nothing is pinched, nothing sticks out. */

@@ -7,7 +7,6 @@ import com.github.weisj.jsvg.SVGDocument;
 import com.github.weisj.jsvg.parser.DocumentLimits;
 import com.github.weisj.jsvg.parser.LoaderContext;
 import com.github.weisj.jsvg.parser.SVGLoader;
-import com.github.weisj.jsvg.parser.resources.ResourcePolicy;
 import com.github.weisj.jsvg.renderer.NullPlatformSupport;
 import com.github.weisj.jsvg.view.ViewBox;
 import java.io.ByteArrayInputStream;
@@ -37,9 +36,11 @@ final class ForeignSvg {
     static ImportedDrawing read(byte[] given) throws BrokenDrawing {
         byte[] svg = SvgEntities.written(given);
         Map<Loss, Integer> losses = lookThrough(svg);
+        SvgPictures pictures = new SvgPictures();
         try {
             LoaderContext context = LoaderContext.builder()
-                    .externalResourcePolicy(ResourcePolicy.DENY_ALL)
+                    .externalResourcePolicy(pictures)
+                    .resourceLoader(pictures)
                     .documentLimits(new DocumentLimits(DEEPEST, MOST_USES, MOST_ELEMENTS))
                     .build();
             SVGDocument document = new SVGLoader()
@@ -57,9 +58,12 @@ final class ForeignSvg {
             document.renderWithPlatform(NullPlatformSupport.INSTANCE, taker, new ViewBox(width, height));
             DrawingPiece piece = taker.piece();
             if (piece.items().isEmpty()) {
-                throw new BrokenDrawing("has no lines and no painted shapes", null);
+                throw new BrokenDrawing("has no lines, painted shapes or pictures", null);
             }
             taker.losses().forEach((what, count) -> losses.merge(what, count, Integer::sum));
+            if (pictures.lost() > 0) {
+                losses.merge(Loss.PICTURE, pictures.lost(), Integer::sum);
+            }
             return new ImportedDrawing(piece, taker.chalks(), width, height, losses);
         } catch (RuntimeException | StackOverflowError e) {
             // The library throws what it likes at nonsense; nothing of the shot has changed yet.

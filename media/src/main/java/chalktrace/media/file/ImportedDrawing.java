@@ -26,7 +26,9 @@ public record ImportedDrawing(
         TEXT("text was left out", "texts were left out"),
         FILTER("filter was left out", "filters were left out"),
         MASK("mask was left out", "masks were left out"),
-        PICTURE("picture was too large or could not be read", "pictures were too large or could not be read"),
+        PICTURE(
+                "picture was too large, damaged or outside the file",
+                "pictures were too large, damaged or outside the file"),
         PICTURE_NOT_CLIPPED("picture shows more than its clip", "pictures show more than their clips"),
         COLOUR("shape shares the colour nearest to its own", "shapes share the colours nearest to their own");
 

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Base64;
 import java.util.Iterator;
+import java.util.Locale;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
@@ -18,6 +19,8 @@ final class PngPixels {
 
     /** A picture in a drawing is at most this wide and high. */
     static final int LARGEST = 8192;
+
+    private static final int AFTER_JPEG = 64;
 
     private PngPixels() {}
 
@@ -40,8 +43,19 @@ final class PngPixels {
 
     /** @throws IllegalArgumentException when it is no PNG, or too large; the message is the rest of a sentence */
     static Pixels read(byte[] png) {
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(png))) {
-            Iterator<ImageReader> readers = ImageIO.getImageReadersByFormatName("png");
+        return of(image(png, "png"));
+    }
+
+    /**
+     * @param format "png" or "jpeg"
+     * @throws IllegalArgumentException when it is none, damaged or too large; the message is the rest of a sentence
+     */
+    static BufferedImage image(byte[] bytes, String format) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+            if (format.equals("jpeg") && !endsAsJpeg(bytes)) {
+                throw new IOException("the end is missing");
+            }
+            Iterator<ImageReader> readers = ImageIO.getImageReadersByFormatName(format);
             ImageReader reader = readers.next();
             try {
                 reader.setInput(in, true, true);
@@ -52,7 +66,7 @@ final class PngPixels {
                     throw new IllegalArgumentException("is " + width + " x " + height + " pixels, and " + LARGEST
                             + " x " + LARGEST + " is the most");
                 }
-                return of(reader.read(0));
+                return reader.read(0);
             } finally {
                 reader.dispose();
             }
@@ -62,8 +76,18 @@ final class PngPixels {
                     && String.valueOf(e.getMessage()).startsWith("is ")) {
                 throw (IllegalArgumentException) e;
             }
-            throw new IllegalArgumentException("holds no whole PNG picture", e);
+            throw new IllegalArgumentException("holds no whole " + format.toUpperCase(Locale.ROOT) + " picture", e);
         }
+    }
+
+    /** Its reader shows grey where a picture was cut off: the marker EOI of ITU-T T.81, with a little behind it at most. */
+    private static boolean endsAsJpeg(byte[] bytes) {
+        for (int i = bytes.length - 2; i >= Math.max(0, bytes.length - AFTER_JPEG); i--) {
+            if (bytes[i] == (byte) 0xFF && bytes[i + 1] == (byte) 0xD9) {
+                return true;
+            }
+        }
+        return false;
     }
 
     static Pixels of(BufferedImage image) {

@@ -7,6 +7,7 @@ import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.PastedPicture;
+import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.LineEnds;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.Stroke;
@@ -41,6 +42,9 @@ final class ShapeTaker implements Output {
 
     /** A line that is scaled by this much more in one direction than in the other has two widths: it is kept as paint. */
     private static final double UNEVEN = 1.02;
+
+    /** In shares of a picture's sides. */
+    private static final double HAIR = 1e-3;
 
     private static final double THINNEST = 0.01;
 
@@ -149,14 +153,33 @@ final class ShapeTaker implements Output {
                 reach.getWidth() + 2 * margin,
                 reach.getHeight() + 2 * margin);
         boolean isClipped = clip != null && !clip.contains(reach);
-        if (wide > LineShape.WIDEST || isUneven() || isClipped) {
+        List<Curve> curves = PathShapes.curves(placed);
+        if (wide > LineShape.WIDEST || isUneven() || isClipped || alpha() < 1 && meet(curves, margin)) {
             paint(transform.createTransformedShape(basic.createStrokedShape(shape)));
             return;
         }
         LineShape line =
                 new LineShape(Math.max(THINNEST, wide), 1, 0, LineShape.Tip.ROUND).withEnds(ends(basic, scale));
         String chalk = chalk(Chalk.Role.LINE, line);
-        PathShapes.curves(placed).forEach(curve -> taken.items.add(new DrawingItem.Line(new Stroke(chalk, curve))));
+        curves.forEach(curve -> taken.items.add(new DrawingItem.Line(new Stroke(chalk, curve))));
+    }
+
+    /** Whether pieces of one line may cover each other, where they would be seen twice if each were a line of its own. */
+    private static boolean meet(List<Curve> pieces, double margin) {
+        List<Rectangle2D> seen = new ArrayList<>();
+        for (Curve piece : pieces) {
+            Rectangle2D box = piece.path().getBounds2D();
+            box.setRect(
+                    box.getX() - margin,
+                    box.getY() - margin,
+                    box.getWidth() + 2 * margin,
+                    box.getHeight() + 2 * margin);
+            if (seen.stream().anyMatch(box::intersects)) {
+                return true;
+            }
+            seen.add(box);
+        }
+        return false;
     }
 
     /** Whether lines come out wider in one direction than in the other. */
@@ -218,12 +241,25 @@ final class ShapeTaker implements Output {
             all.concatenate(change);
             taken.items.add(new DrawingItem.Picture(PastedPicture.at(PngPixels.of((BufferedImage) image), 0, 0, 1)
                     .transformed(all)));
-            if (clip != null) {
+            if (isCut(image, all)) {
                 taken.lost(ImportedDrawing.Loss.PICTURE_NOT_CLIPPED);
             }
         } else {
             taken.lost(ImportedDrawing.Loss.PICTURE);
         }
+    }
+
+    /** Whether the clip hides more of a picture than a hair of its edge. */
+    private boolean isCut(Image image, AffineTransform place) {
+        if (clip == null) {
+            return false;
+        }
+        double width = image.getWidth(null);
+        double height = image.getHeight(null);
+        Area hidden = new Area(place.createTransformedShape(
+                new Rectangle2D.Double(HAIR * width, HAIR * height, (1 - 2 * HAIR) * width, (1 - 2 * HAIR) * height)));
+        hidden.subtract(clip);
+        return !hidden.isEmpty();
     }
 
     /** The id of the chalk for what is drawn now; new ones are described. */
@@ -274,20 +310,27 @@ final class ShapeTaker implements Output {
             return Color.GRAY;
         }
         taken.lost(ImportedDrawing.Loss.GRADIENT);
-        Color[] colors = ((MultipleGradientPaint) paint).getColors();
-        float[] stops = ((MultipleGradientPaint) paint).getFractions();
+        double[] mean = mean((MultipleGradientPaint) paint);
+        double alpha = Math.max(1e-6, mean[3]);
+        return new Color(part(mean[0] / alpha), part(mean[1] / alpha), part(mean[2] / alpha));
+    }
+
+    /** Red, green and blue times alpha, 0 to 255, and alpha, 0 to 1, from a gradient's first stop to its last in the mean. */
+    private static double[] mean(MultipleGradientPaint gradient) {
+        Color[] colors = gradient.getColors();
+        float[] stops = gradient.getFractions();
         double[] sum = new double[4];
         for (int i = 0; i < colors.length; i++) {
             // Between two stops each counts for half; before the first and after the last, it alone.
             double from = i == 0 ? 0 : (stops[i - 1] + stops[i]) / 2;
             double to = i == colors.length - 1 ? 1 : (stops[i] + stops[i + 1]) / 2;
-            double share = to - from;
-            sum[0] += share * colors[i].getRed();
-            sum[1] += share * colors[i].getGreen();
-            sum[2] += share * colors[i].getBlue();
-            sum[3] += share * colors[i].getAlpha();
+            double alpha = (to - from) * colors[i].getAlpha() / 255;
+            sum[0] += alpha * colors[i].getRed();
+            sum[1] += alpha * colors[i].getGreen();
+            sum[2] += alpha * colors[i].getBlue();
+            sum[3] += alpha;
         }
-        return new Color(part(sum[0]), part(sum[1]), part(sum[2]), part(sum[3]));
+        return sum;
     }
 
     private static int part(double value) {
@@ -298,15 +341,7 @@ final class ShapeTaker implements Output {
         if (paint instanceof Color) {
             return opacity * ((Color) paint).getAlpha() / 255.0;
         }
-        return opacity * (paint instanceof MultipleGradientPaint ? meanAlpha((MultipleGradientPaint) paint) : 1);
-    }
-
-    private static double meanAlpha(MultipleGradientPaint gradient) {
-        double sum = 0;
-        for (Color color : gradient.getColors()) {
-            sum += color.getAlpha() / 255.0;
-        }
-        return sum / gradient.getColors().length;
+        return opacity * (paint instanceof MultipleGradientPaint ? mean((MultipleGradientPaint) paint)[3] : 1);
     }
 
     @Override

@@ -148,7 +148,8 @@ class DrawingFilesTest {
     void aDrawingThatMakesNoSenseIsRefusedByName(String text) {
         assertThatThrownBy(() -> svg(text))
                 .isInstanceOf(UnreadableException.class)
-                .hasMessageStartingWith("drawing.svg ");
+                .hasMessageStartingWith("drawing.svg ")
+                .satisfies(refused -> assertThat(refused.getMessage()).doesNotContain("\n"));
     }
 
     @Test

@@ -4,31 +4,25 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
-import chalktrace.core.render.FrameComposer;
-import chalktrace.core.render.RasterCache;
-import chalktrace.core.render.SceneOptions;
-import chalktrace.core.render.Scenes;
 import chalktrace.core.shot.Chalk;
-import chalktrace.core.shot.Drawing;
-import chalktrace.core.shot.DrawingItem;
-import chalktrace.core.shot.Exposure;
-import chalktrace.core.shot.Exposures;
-import chalktrace.core.shot.Level;
+import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.LineEnds;
+import chalktrace.core.testing.LineDistance;
 import chalktrace.core.testing.Shots;
-import chalktrace.core.time.FrameRate;
 import chalktrace.media.file.ImportedDrawing.Loss;
-import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,7 +32,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 class ForeignDrawingsTest {
 
     private static final String HEAD = "<svg xmlns='http://www.w3.org/2000/svg' width='200' height='100'>";
-    private static final int SIDE = 240;
 
     private static ImportedDrawing svg(String text) throws Exception {
         return DrawingFiles.svg(Path.of("other.svg"), text.getBytes(StandardCharsets.UTF_8));
@@ -97,6 +90,99 @@ class ForeignDrawingsTest {
     }
 
     @Test
+    void aGradientCountsAsFarAsItIsSeen() throws Exception {
+        // White up to two fifths of the way and less of it from there, nothing of the black that is not seen.
+        ImportedDrawing read = svg(HEAD + "<defs><linearGradient id='g'><stop offset='0.2' stop-color='#fff'/>"
+                + "<stop offset='0.6' stop-color='#000' stop-opacity='0'/></linearGradient></defs>"
+                + "<rect width='90' height='90' fill='url(#g)'/></svg>");
+        Chalk chalk = chalk(read, read.piece().fills().get(0).chalk());
+        assertThat(chalk.color()).isEqualTo(Rgb.WHITE);
+        assertThat(chalk.opacity()).isCloseTo(0.4, within(0.006));
+    }
+
+    @Test
+    void ofUnevenStopsEachCountsForItsShare() throws Exception {
+        // Red for 0.3 of the way (0 to 0.2, and half of 0.2 to 0.4), green for 0.4, blue for 0.3.
+        ImportedDrawing read = svg(HEAD + "<defs><radialGradient id='g'><stop offset='0.2' stop-color='#f00'/>"
+                + "<stop offset='0.4' stop-color='#0f0'/><stop offset='1' stop-color='#00f'/></radialGradient></defs>"
+                + "<rect width='90' height='90' fill='url(#g)'/></svg>");
+        Rgb color = chalk(read, read.piece().fills().get(0).chalk()).color();
+        assertThat(List.of(color.red(), color.green(), color.blue())).containsExactly(77, 102, 77);
+    }
+
+    @Test
+    void aSeeThroughLineIsNotSeenTwiceWhereItsPiecesMeet() throws Exception {
+        String pieces = "<path d='M10 50H90 M50 10V90' fill='none' stroke='red' stroke-width='8' opacity='%s'/></svg>";
+        assertThat(svg(HEAD + String.format(pieces, "0.5")).piece().fills()).hasSize(1);
+        assertThat(svg(HEAD + String.format(pieces, "1")).piece().strokes()).hasSize(2);
+        String apart = "<path d='M10 10H40 M10 80H40' fill='none' stroke='red' stroke-width='4' opacity='0.5'/></svg>";
+        assertThat(svg(HEAD + apart).piece().strokes()).hasSize(2);
+    }
+
+    /** SVG 1.1, 9.2, names the path of arcs that a rounded rectangle is, and where it starts. */
+    @Test
+    void dashesOfARoundedRectangleStartWhereTheStandardStartsThem() throws Exception {
+        String look = " fill='none' stroke='red' stroke-width='2' stroke-dasharray='6 3'/></svg>";
+        Curve box = svg(HEAD + "<rect x='10' y='20' width='90' height='60' rx='20' ry='10'" + look)
+                .piece()
+                .strokes()
+                .get(0)
+                .curve();
+        Curve arcs = svg(HEAD + "<path d='M30 20 H80 A20 10 0 0 1 100 30 V70 A20 10 0 0 1 80 80 H30"
+                        + " A20 10 0 0 1 10 70 V30 A20 10 0 0 1 30 20 Z'" + look)
+                .piece()
+                .strokes()
+                .get(0)
+                .curve();
+        assertThat(LineDistance.farthest(LineDistance.dense(box), LineDistance.dense(arcs)))
+                .isLessThan(0.05);
+        assertThat(List.of(box.x(0), box.y(0), box.x(3), box.y(3))).isEqualTo(List.of(30.0, 20.0, 80.0, 20.0));
+    }
+
+    @Test
+    void aPictureWithinADrawingLiesWhereItIsPutAndItsClipIsTold() throws Exception {
+        String data = "data:image/png;base64,"
+                + Base64.getEncoder()
+                        .encodeToString(PngPixels.write(new Pixels(new PictureSize(2, 1), new int[] {-1, 0xFF336699})));
+        String image =
+                "<g transform='translate(30 10)'><image width='40' height='20'%s href='" + data + "'/></g></svg>";
+        ImportedDrawing read = svg(HEAD + String.format(image, ""));
+        PastedPicture picture = read.piece().pictures().get(0);
+        assertThat(picture.pixels().size()).isEqualTo(new PictureSize(2, 1));
+        assertThat(List.of(picture.xx(), picture.yx(), picture.xy(), picture.yy(), picture.x(), picture.y()))
+                .isEqualTo(List.of(20.0, 0.0, 0.0, 20.0, 30.0, 10.0));
+        assertThat(read.losses()).isEmpty();
+        String clip = "<defs><clipPath id='c'><circle cx='10' cy='10' r='9'/></clipPath></defs>";
+        assertThat(svg(HEAD + clip + String.format(image, " clip-path='url(#c)'"))
+                        .losses())
+                .isEqualTo(Map.of(Loss.PICTURE_NOT_CLIPPED, 1));
+    }
+
+    @Test
+    void picturesThatAreDamagedOrOutsideTheFileAreTold() throws Exception {
+        BufferedImage blue = new BufferedImage(16, 16, BufferedImage.TYPE_INT_RGB);
+        blue.createGraphics().fillRect(0, 0, 9, 9);
+        ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+        ImageIO.write(blue, "jpg", jpeg);
+        byte[] whole = jpeg.toByteArray();
+        byte[] cut = Arrays.copyOf(whole, whole.length - 20);
+        String image = "<image width='4' height='4' xlink:href='%s'/>";
+        String head = HEAD.replace(">", " xmlns:xlink='http://www.w3.org/1999/xlink'>");
+        String data = "data:image/jpeg;base64,\n  " + Base64.getMimeEncoder().encodeToString(whole);
+
+        ImportedDrawing read = svg(head + String.format(image, data)
+                + String.format(
+                        image, "data:image/jpeg;base64," + Base64.getEncoder().encodeToString(cut))
+                + String.format(image, "data:image/png;base64,AAAA")
+                + String.format(image, "data:image/svg+xml,%3Csvg/%3E")
+                + String.format(image, "beside.png")
+                + String.format(image, "file:///etc/hostname") + "</svg>");
+
+        assertThat(read.piece().pictures()).hasSize(1);
+        assertThat(read.losses()).isEqualTo(Map.of(Loss.PICTURE, 5));
+    }
+
+    @Test
     void aClipCutsWhatItIsPutOn() throws Exception {
         ImportedDrawing read =
                 svg(HEAD + "<defs><clipPath id='c'><rect x='10' y='10' width='20' height='20'/></clipPath></defs>"
@@ -127,6 +213,18 @@ class ForeignDrawingsTest {
         assertThat(read.losses()).isEmpty();
     }
 
+    @Test
+    void beyondAThousandColoursTheNearestIsShared() throws Exception {
+        StringBuilder boxes = new StringBuilder(HEAD);
+        for (int i = 0; i < 1001; i++) {
+            boxes.append(String.format("<rect width='9' height='9' fill='#%02x%02x00'/>", 8 * (i % 32), 8 * (i / 32)));
+        }
+        ImportedDrawing read = svg(boxes + "<rect width='9' height='9' fill='#43790a'/></svg>");
+        assertThat(read.chalks()).hasSize(1000);
+        assertThat(read.losses()).isEqualTo(Map.of(Loss.COLOUR, 2));
+        assertThat(chalk(read, read.piece().fills().get(1001).chalk()).color()).isEqualTo(new Rgb(0x40, 0x78, 0));
+    }
+
     /**
      * Clip art of the Open Clip Art Library (in the public domain, Debian's openclipart-svg 0.18), against pictures made by
      * rsvg-convert 2.54.7: apart from edges of one pixel, less than one in a hundred painted pixels differs.
@@ -141,54 +239,8 @@ class ForeignDrawingsTest {
             read = DrawingFiles.svg(Path.of(name + ".svg"), svg.readAllBytes());
             other = ImageIO.read(png);
         }
-        int[] theirs = other.getRGB(0, 0, SIDE, SIDE, null, 0, SIDE);
-        int[] ours = painted(read);
-        int painted = 0;
-        int differ = 0;
-        for (int i = 0; i < ours.length; i++) {
-            painted += ours[i] != -1 || theirs[i] != -1 ? 1 : 0;
-            differ += isNear(ours[i], theirs, i) && isNear(theirs[i], ours, i) ? 0 : 1;
-        }
-        assertThat(painted).isGreaterThan(2_000);
-        assertThat(differ / (double) painted).isLessThan(0.01);
-    }
-
-    private static int[] painted(ImportedDrawing read) {
-        double scaleX = SIDE / read.width();
-        double scaleY = SIDE / read.height();
-        List<DrawingItem> items = read.piece()
-                .transformed(AffineTransform.getScaleInstance(scaleX, scaleY))
-                .items();
-        Shot shot = Shot.empty("t", new ShotSetup(FrameRate.FILM, new PictureSize(SIDE, SIDE), 1, 1, Rgb.WHITE))
-                .withChalks(read.chalks().stream()
-                        .map(chalk -> chalk.withLine(chalk.line().scaled(Math.sqrt(scaleX * scaleY))))
-                        .toList())
-                .withLevels(List.of(Level.empty("l", "l")
-                        .with(Drawing.of(1, items))
-                        .with(new Exposures(List.of(Exposure.of(0, 1, 1))))));
-        return new FrameComposer(new RasterCache(1 << 24), Rgb.WHITE)
-                .composeWhole(Scenes.of(shot, 0, SceneOptions.export(false), (footage, frame) -> Optional.empty()));
-    }
-
-    /** Whether a colour is found at a place or right beside it. */
-    private static boolean isNear(int color, int[] words, int at) {
-        for (int dy = -1; dy <= 1; dy++) {
-            for (int dx = -1; dx <= 1; dx++) {
-                int x = at % SIDE + dx;
-                int y = at / SIDE + dy;
-                if (x >= 0 && y >= 0 && x < SIDE && y < SIDE && difference(color, words[y * SIDE + x]) < 40) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
-    private static int difference(int a, int b) {
-        int most = 0;
-        for (int shift = 0; shift <= 16; shift += 8) {
-            most = Math.max(most, Math.abs((a >> shift & 255) - (b >> shift & 255)));
-        }
-        return most;
+        PaintedDrawings.Difference difference = PaintedDrawings.difference(read, other);
+        assertThat(difference.painted()).isGreaterThan(2_000);
+        assertThat(difference.share()).isLessThan(0.01);
     }
 }

@@ -1,0 +1,79 @@
+package chalktrace.media.file;
+
+import com.github.weisj.jsvg.parser.DomDocument;
+import com.github.weisj.jsvg.parser.resources.RenderableResource;
+import com.github.weisj.jsvg.parser.resources.ResourceLoader;
+import com.github.weisj.jsvg.parser.resources.ResourcePolicy;
+import com.github.weisj.jsvg.parser.resources.ResourceSupplier;
+import com.github.weisj.jsvg.renderer.RenderContext;
+import com.github.weisj.jsvg.renderer.output.Output;
+import com.github.weisj.jsvg.view.FloatSize;
+import java.awt.geom.AffineTransform;
+import java.awt.image.BufferedImage;
+import java.net.URI;
+import java.util.Base64;
+import java.util.Optional;
+
+/** The pictures that lie within a drawing's file. What lies outside of it is never looked at. Both kinds of loss are counted. */
+final class SvgPictures implements ResourceLoader, ResourcePolicy {
+
+    private static final String WITHIN = "data:image/";
+    private static final String ENCODED = ";base64,";
+
+    private int lost;
+
+    /** How many were too large, damaged or outside the file. */
+    int lost() {
+        return lost;
+    }
+
+    @Override
+    public URI resolveResourceURI(URI document, String where) {
+        return resolveResourceURI(document, URI.create(where.replaceAll("\\s", "")));
+    }
+
+    @Override
+    public URI resolveResourceURI(URI document, URI where) {
+        if (where.toString().startsWith(WITHIN)) {
+            return where;
+        }
+        lost++;
+        return null;
+    }
+
+    @Override
+    public ResourceSupplier<RenderableResource> loadImage(DomDocument document, URI where) {
+        String text = where.toString();
+        int start = text.indexOf(ENCODED);
+        try {
+            if (start < 0) {
+                throw new IllegalArgumentException("holds no picture in base 64");
+            }
+            byte[] bytes = Base64.getMimeDecoder().decode(text.substring(start + ENCODED.length()));
+            BufferedImage picture = PngPixels.image(bytes, text.startsWith(WITHIN + "jp") ? "jpeg" : "png");
+            return platform -> Optional.of(new Shown(picture));
+        } catch (IllegalArgumentException e) {
+            lost++;
+            return platform -> Optional.empty();
+        }
+    }
+
+    private static final class Shown implements RenderableResource {
+
+        private final BufferedImage picture;
+
+        private Shown(BufferedImage picture) {
+            this.picture = picture;
+        }
+
+        @Override
+        public FloatSize intrinsicSize(RenderContext context) {
+            return new FloatSize(picture.getWidth(), picture.getHeight());
+        }
+
+        @Override
+        public void render(Output output, RenderContext context, AffineTransform place) {
+            output.drawImage(picture, place, null);
+        }
+    }
+}

@@ -1,0 +1,132 @@
+package chalktrace.media.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.testing.Shots;
+import java.awt.image.BufferedImage;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Random;
+import net.jqwik.api.EdgeCasesMode;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+
+/** Drawings of all kinds of shapes look as Java's own painter shows them, when they are read and when they are written. */
+class AnyDrawingTest {
+
+    private static final int SIDE = PaintedDrawings.SIDE;
+
+    /** Java cuts by whole pixels, which shows along the edge of a clip. */
+    private static final double CLIP_EDGES = 0.015;
+
+    @Property(tries = 60, edgeCases = EdgeCasesMode.NONE)
+    void whatIsReadLooksAsItsFileDoes(@ForAll long seed) throws Exception {
+        byte[] svg = drawing(new Random(seed));
+        PaintedDrawings.Difference difference =
+                PaintedDrawings.difference(DrawingFiles.svg(Path.of("any.svg"), svg), PaintedDrawings.byJava(svg));
+        assertThat(difference.painted()).isPositive();
+        assertThat(difference.share())
+                .as(new String(svg, StandardCharsets.UTF_8))
+                .isLessThan(CLIP_EDGES);
+    }
+
+    @Property(tries = 30, edgeCases = EdgeCasesMode.NONE)
+    void whatIsWrittenLooksTheSameInOtherPrograms(@ForAll long seed) throws Exception {
+        ImportedDrawing read = DrawingFiles.svg(Path.of("any.svg"), drawing(new Random(seed)));
+        Shot shot = Shots.empty().withChalks(read.chalks());
+        byte[] written =
+                DrawingSvg.write(Drawing.of(1, read.piece().items()), new PictureSize(SIDE, SIDE), shot::chalk);
+        BufferedImage theirs = PaintedDrawings.byJava(written);
+        assertThat(PaintedDrawings.difference(read, theirs).share()).isLessThan(0.01);
+    }
+
+    private static byte[] drawing(Random random) {
+        StringBuilder out = new StringBuilder("<svg xmlns='http://www.w3.org/2000/svg' width='" + SIDE + "' height='"
+                + SIDE + "'>" + "<defs><clipPath id='c'><circle cx='120' cy='120' r='90'/></clipPath></defs>");
+        for (int i = 0; i < 8; i++) {
+            String group = text(
+                    "<g transform='translate(%s %s) rotate(%s) scale(%s %s)'>",
+                    random.nextInt(60),
+                    random.nextInt(60),
+                    random.nextInt(40) - 20,
+                    0.6 + random.nextDouble(),
+                    random.nextInt(3) == 0 ? 0.6 + random.nextDouble() : 1);
+            out.append(random.nextInt(4) == 0 ? "<g clip-path='url(#c)'>" : "<g>")
+                    .append(group);
+            String shape = shape(random);
+            // Java starts the dashes of rounded rectangles elsewhere than SVG does; they have a test of their own.
+            String look =
+                    shape.startsWith("rect") ? look(random, "none") : look(random, "none", "none", "12 7", "9 4 2");
+            out.append('<').append(shape).append(look).append("/></g></g>");
+        }
+        return out.append("</svg>").toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static String shape(Random random) {
+        int x = random.nextInt(100);
+        int y = random.nextInt(100);
+        int wide = 20 + random.nextInt(90);
+        int high = 20 + random.nextInt(90);
+        return switch (random.nextInt(5)) {
+            case 0 ->
+                text(
+                        "rect x='%s' y='%s' width='%s' height='%s' rx='%s' ry='%s'",
+                        x, y, wide, high, random.nextInt(30), random.nextInt(30));
+            case 1 -> text("ellipse cx='%s' cy='%s' rx='%s' ry='%s'", x + 20, y + 20, wide / 2, high / 2);
+            case 2 -> text("polyline points='%s,%s %s,%s %s,%s'", x, y, x + wide, y + 9, x + 5, y + high);
+            case 3 ->
+                text(
+                        "path d='M%s %s Q%s %s %s %s t%s 10%s'",
+                        x, y, x + wide, y, x + wide, y + high, -wide / 2, random.nextBoolean() ? " Z" : "");
+            default ->
+                text(
+                        "path d='M%s %s C%s %s %s %s %s %s L%s %s Z m8 8 h12 v10 %s'",
+                        x,
+                        y,
+                        x + 2 * wide,
+                        y,
+                        x - wide,
+                        y + high,
+                        x + wide,
+                        y + high,
+                        x,
+                        y + high / 2,
+                        random.nextBoolean() ? "z" : "");
+        };
+    }
+
+    private static String look(Random random, String... dashes) {
+        boolean filled = random.nextBoolean();
+        String fill = filled ? color(random) : "none";
+        String line = filled && random.nextBoolean() ? "none" : color(random);
+        return text(
+                " fill='%s' stroke='%s' fill-rule='%s' opacity='%s' stroke-width='%s' stroke-linecap='%s'"
+                        + " stroke-linejoin='%s' stroke-miterlimit='%s' stroke-dasharray='%s' stroke-dashoffset='%s'",
+                fill,
+                line,
+                random.nextBoolean() ? "evenodd" : "nonzero",
+                !line.equals("none") && filled || random.nextBoolean() ? 1 : 0.3 + 0.6 * random.nextDouble(),
+                1 + 9 * random.nextDouble(),
+                one(random, "butt", "round", "square"),
+                one(random, "miter", "round", "bevel"),
+                2 + random.nextInt(6),
+                one(random, dashes),
+                random.nextInt(9));
+    }
+
+    private static String one(Random random, String... of) {
+        return of[random.nextInt(of.length)];
+    }
+
+    private static String color(Random random) {
+        return String.format("#%06x", random.nextInt(1 << 24));
+    }
+
+    private static String text(String form, Object... values) {
+        return String.format(Locale.ROOT, form, values);
+    }
+}
