@@ -11,6 +11,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Curve;
@@ -19,6 +20,7 @@ import chalktrace.core.stroke.PressureCurve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.UnreadableException;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -98,6 +100,13 @@ class DrawingFilesTest {
 
         assertThat(nonZero.piece().fills().get(0).area().contains(20, 20)).isTrue();
         assertThat(evenOdd.piece().fills().get(0).area().contains(20, 20)).isFalse();
+        Shot shot = Shots.empty().withChalks(evenOdd.chalks());
+        BufferedImage written = PaintedDrawings.byJava(DrawingSvg.write(
+                Drawing.of(1, evenOdd.piece().items()),
+                new PictureSize(PaintedDrawings.SIDE, PaintedDrawings.SIDE),
+                shot::chalk));
+        assertThat(written.getRGB(20, 20)).as("the hole in other programs").isEqualTo(-1);
+        assertThat(written.getRGB(5, 20)).isNotEqualTo(-1);
     }
 
     @Test
