@@ -3,12 +3,14 @@ package chalktrace.core.between;
 import chalktrace.core.stroke.Stroke;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Which stroke of one drawing is which of another. Each stroke has a few candidates by its shape and length however it is turned;
@@ -41,6 +43,9 @@ public final class StrokeMatching {
 
     /** What is hardly believed in any more supports nothing. */
     private static final double UNLIKELY = 0.01;
+
+    /** So many of a stroke's candidates at most, the likeliest, support those of others. */
+    private static final int SUPPORTERS = 8;
 
     /** Squared, in slacks: what misses by more does not fit at all. */
     private static final double FAR_OFF = 40;
@@ -100,6 +105,9 @@ public final class StrokeMatching {
     private double[] alone;
 
     private double[][] support;
+
+    /** Of each stroke the candidates that can support others in this round. */
+    private int[][] likely;
 
     private StrokeMatching(List<Stroke> first, List<Stroke> second, Map<Integer, Integer> fixed) {
         this.first = first;
@@ -183,6 +191,7 @@ public final class StrokeMatching {
      * @param sharpness 1 for beliefs as their costs say, more for fewer doubts
      */
     private void agree(double sharpness) {
+        likely = Arrays.stream(belief).map(StrokeMatching::likely).toArray(int[][]::new);
         double[][] next = new double[first.size()][];
         for (int i = 0; i < next.length; i++) {
             List<Candidate> mine = candidates.get(i);
@@ -208,13 +217,27 @@ public final class StrokeMatching {
         normalize(sharpness);
     }
 
+    /** Those that are believed in at all, the likeliest first. */
+    private static int[] likely(double[] beliefs) {
+        return IntStream.range(0, beliefs.length)
+                .filter(c -> beliefs[c] > UNLIKELY)
+                .boxed()
+                .sorted(Comparator.comparingDouble(c -> -beliefs[c]))
+                .limit(SUPPORTERS)
+                .mapToInt(c -> c)
+                .toArray();
+    }
+
     /** How well a candidate of a stroke fits the best of those of an attached one that are believed in. */
     private double agreement(Candidate mine, double mineX, double mineY, Neighbour theirs) {
         double best = 0;
         List<Candidate> others = candidates.get(theirs.other);
         double[] believed = belief[theirs.other];
-        for (int c = 0; c < believed.length; c++) {
-            if (believed[c] <= Math.max(best, UNLIKELY) || others.get(c).with() == mine.with()) {
+        for (int c : likely[theirs.other]) {
+            if (believed[c] <= best) {
+                break;
+            }
+            if (others.get(c).with() == mine.with()) {
                 continue;
             }
             double offX = theirs.x[c] - mineX;

@@ -61,8 +61,8 @@ final class WholeMove {
         double least = Double.MAX_VALUE;
         for (Similarity move : tried) {
             double sum = 0;
-            for (Polyline line : from) {
-                sum += closest(line, move);
+            for (int i = 0; i < from.size() && sum < least; i++) {
+                sum += closest(from.get(i), move);
             }
             if (sum < least - 1e-6 * size) {
                 least = sum;
