@@ -57,7 +57,7 @@ public final class StrokeMatching {
     private static final double DEAREST = 0.9;
 
     /** How dear a pair may be that nothing supports, in shares of the dearest. */
-    private static final double UNSUPPORTED = 0.3;
+    private static final double UNSUPPORTED = 0.35;
 
     private static final double MADE_BY_HAND = -100;
 

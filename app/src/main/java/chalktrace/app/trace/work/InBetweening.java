@@ -438,9 +438,9 @@ public final class InBetweening {
                 : second.isEmpty()
                         ? Words.TRACE.count("strokes-of-the-first", first.size(), numbers(first))
                         : Words.TRACE.of(
-                                "both",
+                                "strokes-of-both",
                                 Words.TRACE.count("strokes-of-the-first", first.size(), numbers(first)),
-                                Words.TRACE.count("strokes-of-the-second", second.size(), numbers(second)));
+                                numbers(second));
         return Words.TRACE.count("without-partner", first.size() + second.size(), strokes);
     }
 
