@@ -10,8 +10,12 @@ import com.github.weisj.jsvg.parser.SVGLoader;
 import com.github.weisj.jsvg.renderer.NullPlatformSupport;
 import com.github.weisj.jsvg.view.ViewBox;
 import java.io.ByteArrayInputStream;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 
@@ -21,6 +25,8 @@ import javax.xml.stream.XMLStreamReader;
  * texts, which is told.
  */
 final class ForeignSvg {
+
+    private static final Pattern OPACITY = Pattern.compile("(?:^|;)\\s*opacity\\s*:([^;]+)");
 
     private static final int DEEPEST = 200;
     private static final int MOST_ELEMENTS = 200_000;
@@ -82,6 +88,8 @@ final class ForeignSvg {
             XMLStreamReader xml = DrawingSvg.reader().createXMLStreamReader(new ByteArrayInputStream(svg));
             int depth = 0;
             int elements = 0;
+            // Of each group that is seen through, how deep it lies, and how many elements there were with it.
+            Deque<int[]> groups = new ArrayDeque<>();
             while (xml.hasNext()) {
                 int event = xml.next();
                 if (event == XMLStreamReader.START_ELEMENT) {
@@ -91,6 +99,9 @@ final class ForeignSvg {
                     elements++;
                     depth++;
                     count(xml, losses);
+                    if (isSeenThrough(xml)) {
+                        groups.push(new int[] {depth, elements});
+                    }
                     if (depth > DEEPEST || elements > MOST_ELEMENTS) {
                         throw new BrokenDrawing(
                                 "has more than " + MOST_ELEMENTS + " elements, or " + DEEPEST
@@ -99,6 +110,9 @@ final class ForeignSvg {
                                 null);
                     }
                 } else if (event == XMLStreamReader.END_ELEMENT) {
+                    if (!groups.isEmpty() && groups.peek()[0] == depth && elements > groups.pop()[1] + 1) {
+                        losses.merge(Loss.GROUP, 1, Integer::sum);
+                    }
                     depth--;
                 }
             }
@@ -118,6 +132,19 @@ final class ForeignSvg {
         }
         if (uses(xml, style, "mask")) {
             losses.merge(Loss.MASK, 1, Integer::sum);
+        }
+    }
+
+    /** Whether it is a group with an opacity of its own, which would count for all of its parts as one picture. */
+    private static boolean isSeenThrough(XMLStreamReader xml) {
+        String style = xml.getAttributeValue(null, "style");
+        Matcher inStyle = OPACITY.matcher(style == null ? "" : style);
+        String value = inStyle.find() ? inStyle.group(1) : xml.getAttributeValue(null, "opacity");
+        try {
+            return xml.getLocalName().equals("g") && value != null && Double.parseDouble(value.strip()) < 1;
+        } catch (NumberFormatException e) {
+            // Percentages are not of SVG 1.1; what is no number counts as opaque.
+            return false;
         }
     }
 

@@ -30,6 +30,9 @@ public record ImportedDrawing(
                 "picture was too large, damaged or outside the file",
                 "pictures were too large, damaged or outside the file"),
         PICTURE_NOT_CLIPPED("picture shows more than its clip", "pictures show more than their clips"),
+        GROUP(
+                "see-through group shows its parts through each other",
+                "see-through groups show their parts through each other"),
         COLOUR("shape shares the colour nearest to its own", "shapes share the colours nearest to their own");
 
         private final String one;

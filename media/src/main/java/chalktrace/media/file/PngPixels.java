@@ -20,6 +20,9 @@ final class PngPixels {
     /** A picture in a drawing is at most this wide and high. */
     static final int LARGEST = 8192;
 
+    /** All pictures of one drawing together have at most as many pixels as the largest. */
+    static final long MOST = (long) LARGEST * LARGEST;
+
     private static final int AFTER_JPEG = 64;
 
     private PngPixels() {}
@@ -43,14 +46,15 @@ final class PngPixels {
 
     /** @throws IllegalArgumentException when it is no PNG, or too large; the message is the rest of a sentence */
     static Pixels read(byte[] png) {
-        return of(image(png, "png"));
+        return of(image(png, "png", MOST), 1);
     }
 
     /**
      * @param format "png" or "jpeg"
+     * @param most pixels that it may have
      * @throws IllegalArgumentException when it is none, damaged or too large; the message is the rest of a sentence
      */
-    static BufferedImage image(byte[] bytes, String format) {
+    static BufferedImage image(byte[] bytes, String format, long most) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
             if (format.equals("jpeg") && !endsAsJpeg(bytes)) {
                 throw new IOException("the end is missing");
@@ -62,7 +66,7 @@ final class PngPixels {
                 // The size is known before anything is unpacked.
                 int width = reader.getWidth(0);
                 int height = reader.getHeight(0);
-                if (width > LARGEST || height > LARGEST) {
+                if (width > LARGEST || height > LARGEST || (long) width * height > most) {
                     throw new IllegalArgumentException("is " + width + " x " + height + " pixels, and " + LARGEST
                             + " x " + LARGEST + " is the most");
                 }
@@ -90,9 +94,14 @@ final class PngPixels {
         return false;
     }
 
-    static Pixels of(BufferedImage image) {
+    /** @param opacity 0 to 1 */
+    static Pixels of(BufferedImage image, double opacity) {
         int width = image.getWidth();
         int height = image.getHeight();
-        return new Pixels(new PictureSize(width, height), image.getRGB(0, 0, width, height, null, 0, width));
+        int[] words = image.getRGB(0, 0, width, height, null, 0, width);
+        for (int i = 0; opacity < 1 && i < words.length; i++) {
+            words[i] = (int) Math.round((words[i] >>> 24) * opacity) << 24 | words[i] & 0xFFFFFF;
+        }
+        return new Pixels(new PictureSize(width, height), words);
     }
 }

@@ -3,6 +3,7 @@ package chalktrace.media.file;
 import chalktrace.core.edit.selection.DrawingPiece;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
+import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.DrawingItem;
@@ -28,6 +29,8 @@ import java.awt.image.BufferedImage;
 import java.awt.image.ImageObserver;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -57,9 +60,24 @@ final class ShapeTaker implements Output {
         private final List<DrawingItem> items = new ArrayList<>();
         private final List<Chalk> chalks = new ArrayList<>();
         private final Map<ImportedDrawing.Loss, Integer> losses = new EnumMap<>(ImportedDrawing.Loss.class);
+        private final Map<BufferedImage, Map<Float, Pixels>> pictures = new IdentityHashMap<>();
+        private long pixelCount;
 
         private Taken(Rectangle2D edge) {
             this.edge = edge;
+        }
+
+        /** Of a picture that is shown more than once with one opacity the same; null where all would be too many. */
+        private Pixels pixels(BufferedImage image, float opacity) {
+            Pixels known = pictures.getOrDefault(image, Map.of()).get(opacity);
+            long more = (long) image.getWidth() * image.getHeight();
+            if (known != null || pixelCount + more > PngPixels.MOST) {
+                return known;
+            }
+            pixelCount += more;
+            Pixels pixels = PngPixels.of(image, opacity);
+            pictures.computeIfAbsent(image, key -> new HashMap<>()).put(opacity, pixels);
+            return pixels;
         }
 
         private void lost(ImportedDrawing.Loss what) {
@@ -154,7 +172,7 @@ final class ShapeTaker implements Output {
                 reach.getHeight() + 2 * margin);
         boolean isClipped = clip != null && !clip.contains(reach);
         List<Curve> curves = PathShapes.curves(placed);
-        if (wide > LineShape.WIDEST || isUneven() || isClipped || alpha() < 1 && meet(curves, margin)) {
+        if (wide > LineShape.WIDEST || isUneven() || isClipped || alpha() < 1 && meet(curves, margin / 2)) {
             paint(transform.createTransformedShape(basic.createStrokedShape(shape)));
             return;
         }
@@ -235,17 +253,17 @@ final class ShapeTaker implements Output {
 
     @Override
     public void drawImage(Image image, AffineTransform change, ImageObserver observer) {
-        if (image instanceof BufferedImage
-                && Math.max(image.getWidth(null), image.getHeight(null)) <= PngPixels.LARGEST) {
-            AffineTransform all = new AffineTransform(transform);
-            all.concatenate(change);
-            taken.items.add(new DrawingItem.Picture(PastedPicture.at(PngPixels.of((BufferedImage) image), 0, 0, 1)
-                    .transformed(all)));
-            if (isCut(image, all)) {
-                taken.lost(ImportedDrawing.Loss.PICTURE_NOT_CLIPPED);
-            }
-        } else {
+        Pixels pixels = image instanceof BufferedImage ? taken.pixels((BufferedImage) image, opacity) : null;
+        if (pixels == null) {
             taken.lost(ImportedDrawing.Loss.PICTURE);
+            return;
+        }
+        AffineTransform all = new AffineTransform(transform);
+        all.concatenate(change);
+        taken.items.add(
+                new DrawingItem.Picture(PastedPicture.at(pixels, 0, 0, 1).transformed(all)));
+        if (isCut(image, all)) {
+            taken.lost(ImportedDrawing.Loss.PICTURE_NOT_CLIPPED);
         }
     }
 

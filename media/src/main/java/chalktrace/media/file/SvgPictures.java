@@ -21,6 +21,7 @@ final class SvgPictures implements ResourceLoader, ResourcePolicy {
     private static final String ENCODED = ";base64,";
 
     private int lost;
+    private long pixels;
 
     /** How many were too large, damaged or outside the file. */
     int lost() {
@@ -50,30 +51,39 @@ final class SvgPictures implements ResourceLoader, ResourcePolicy {
                 throw new IllegalArgumentException("holds no picture in base 64");
             }
             byte[] bytes = Base64.getMimeDecoder().decode(text.substring(start + ENCODED.length()));
-            BufferedImage picture = PngPixels.image(bytes, text.startsWith(WITHIN + "jp") ? "jpeg" : "png");
-            return platform -> Optional.of(new Shown(picture));
+            BufferedImage picture =
+                    PngPixels.image(bytes, text.startsWith(WITHIN + "jp") ? "jpeg" : "png", PngPixels.MOST - pixels);
+            pixels += (long) picture.getWidth() * picture.getHeight();
+            return platform -> Optional.of(new Shown(Optional.of(picture)));
         } catch (IllegalArgumentException e) {
             lost++;
-            return platform -> Optional.empty();
+            // With no picture at all the library would draw a sign in its place.
+            return platform -> Optional.of(new Shown(Optional.empty()));
         }
     }
 
     private static final class Shown implements RenderableResource {
 
-        private final BufferedImage picture;
+        private final Optional<BufferedImage> picture;
 
-        private Shown(BufferedImage picture) {
+        private Shown(Optional<BufferedImage> picture) {
             this.picture = picture;
         }
 
         @Override
         public FloatSize intrinsicSize(RenderContext context) {
-            return new FloatSize(picture.getWidth(), picture.getHeight());
+            return picture.map(image -> new FloatSize(image.getWidth(), image.getHeight()))
+                    .orElse(new FloatSize(1, 1));
         }
 
         @Override
         public void render(Output output, RenderContext context, AffineTransform place) {
-            output.drawImage(picture, place, null);
+            picture.ifPresent(image -> {
+                Output seen = output.createChild();
+                seen.applyOpacity(context.rawOpacity());
+                seen.drawImage(image, place, null);
+                seen.dispose();
+            });
         }
     }
 }

@@ -159,6 +159,38 @@ class ForeignDrawingsTest {
     }
 
     @Test
+    void aPictureIsSeenThroughAsItsGroupIs() throws Exception {
+        String data = "data:image/png;base64,"
+                + Base64.getEncoder()
+                        .encodeToString(PngPixels.write(new Pixels(new PictureSize(1, 1), new int[] {0xFF336699})));
+        ImportedDrawing read =
+                svg(HEAD + "<g opacity='0.5'><image width='4' height='4' href='" + data + "'/></g></svg>");
+        assertThat(read.piece().pictures().get(0).pixels().toArray()).containsExactly(0x80336699);
+    }
+
+    @Test
+    void aSeeThroughGroupOfSeveralPartsIsTold() throws Exception {
+        String box = "<rect width='9' height='9'/>";
+        String text = HEAD + "<g opacity='0.5'>" + box + "</g><g opacity='1'>" + box + box + "</g>%s</svg>";
+        assertThat(svg(String.format(text, "")).losses()).isEmpty();
+        assertThat(svg(String.format(text, "<g style='fill:red; opacity: .5'>" + box + "<g>" + box + "</g></g>"))
+                        .losses())
+                .isEqualTo(Map.of(Loss.GROUP, 1));
+    }
+
+    /** Each is a few thousand bytes in the file and 36 million pixels in memory. */
+    @Test
+    void picturesThatWouldTakeTooMuchMemoryTogetherAreTold() throws Exception {
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(6000, 6000, BufferedImage.TYPE_BYTE_BINARY), "png", png);
+        String image = "<image width='4' height='4' href='data:image/png;base64,"
+                + Base64.getEncoder().encodeToString(png.toByteArray()) + "'/>";
+        ImportedDrawing read = svg(HEAD + image.repeat(9) + "</svg>");
+        assertThat(read.piece().pictures()).hasSize(1);
+        assertThat(read.losses()).isEqualTo(Map.of(Loss.PICTURE, 8));
+    }
+
+    @Test
     void picturesThatAreDamagedOrOutsideTheFileAreTold() throws Exception {
         BufferedImage blue = new BufferedImage(16, 16, BufferedImage.TYPE_INT_RGB);
         blue.createGraphics().fillRect(0, 0, 9, 9);
@@ -179,6 +211,9 @@ class ForeignDrawingsTest {
                 + String.format(image, "file:///etc/hostname") + "</svg>");
 
         assertThat(read.piece().pictures()).hasSize(1);
+        assertThat(read.piece().items())
+                .as("and no sign in the place of others")
+                .hasSize(1);
         assertThat(read.losses()).isEqualTo(Map.of(Loss.PICTURE, 5));
     }
 

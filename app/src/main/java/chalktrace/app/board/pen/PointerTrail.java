@@ -83,7 +83,7 @@ final class PointerTrail {
     /**
      * Where the pointer went with its button down, in order, up to now or to when the button came up.
      *
-     * @param x where an event says that it was since it was asked for last
+     * @param x where an event says that it was since it was asked for last; y as x
      * @return empty if the pointer was not there: then the event's place is all that is known
      */
     synchronized Optional<List<Spot>> through(double x, double y) {
@@ -137,23 +137,31 @@ final class PointerTrail {
 
     private void readWhileItMoves() {
         long moved = System.nanoTime();
-        Spot last = null;
-        while (true) {
-            synchronized (this) {
-                note();
-                Spot now = last();
-                if (now != last) {
+        Spot seen = null;
+        try {
+            while (System.nanoTime() - moved < REST_NANOS) {
+                Spot now = noted();
+                if (now != seen) {
                     moved = System.nanoTime();
-                    last = now;
-                } else if (System.nanoTime() - moved > REST_NANOS) {
-                    reading = null;
-                    return;
+                    seen = now;
                 }
+                LockSupport.parkNanos(EVERY_NANOS);
             }
-            LockSupport.parkNanos(EVERY_NANOS);
+        } finally {
+            rests();
         }
     }
 
+    private synchronized Spot noted() {
+        note();
+        return last();
+    }
+
+    private synchronized void rests() {
+        reading = null;
+    }
+
+    /** Whether the trail passes a place, by what is known of it. */
     private boolean goesBy(double x, double y) {
         List<Spot> all = new ArrayList<>(given);
         all.addAll(pending);
