@@ -11,13 +11,15 @@ import com.github.weisj.jsvg.view.FloatSize;
 import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.util.Base64;
 import java.util.Optional;
 
 /** The pictures that lie within a drawing's file. What lies outside of it is never looked at. Both kinds of loss are counted. */
 final class SvgPictures implements ResourceLoader, ResourcePolicy {
 
-    private static final String WITHIN = "data:image/";
+    private static final String SCHEME = "data";
+    private static final String PICTURE = "image/";
     private static final String ENCODED = ";base64,";
 
     private int lost;
@@ -30,12 +32,18 @@ final class SvgPictures implements ResourceLoader, ResourcePolicy {
 
     @Override
     public URI resolveResourceURI(URI document, String where) {
-        return resolveResourceURI(document, URI.create(where.replaceAll("\\s", "")));
+        String whole = where.replaceAll("\\s", "");
+        try {
+            return resolveResourceURI(document, new URI(whole));
+        } catch (URISyntaxException e) {
+            lost++;
+            return null;
+        }
     }
 
     @Override
     public URI resolveResourceURI(URI document, URI where) {
-        if (where.toString().startsWith(WITHIN)) {
+        if (SCHEME.equals(where.getScheme()) && where.getSchemeSpecificPart().startsWith(PICTURE)) {
             return where;
         }
         lost++;
@@ -44,7 +52,7 @@ final class SvgPictures implements ResourceLoader, ResourcePolicy {
 
     @Override
     public ResourceSupplier<RenderableResource> loadImage(DomDocument document, URI where) {
-        String text = where.toString();
+        String text = where.getSchemeSpecificPart();
         int start = text.indexOf(ENCODED);
         try {
             if (start < 0) {
@@ -52,7 +60,7 @@ final class SvgPictures implements ResourceLoader, ResourcePolicy {
             }
             byte[] bytes = Base64.getMimeDecoder().decode(text.substring(start + ENCODED.length()));
             BufferedImage picture =
-                    PngPixels.image(bytes, text.startsWith(WITHIN + "jp") ? "jpeg" : "png", PngPixels.MOST - pixels);
+                    PngPixels.image(bytes, text.startsWith(PICTURE + "jp") ? "jpeg" : "png", PngPixels.MOST - pixels);
             pixels += (long) picture.getWidth() * picture.getHeight();
             return platform -> Optional.of(new Shown(Optional.of(picture)));
         } catch (IllegalArgumentException e) {

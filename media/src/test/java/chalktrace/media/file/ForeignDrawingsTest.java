@@ -169,6 +169,15 @@ class ForeignDrawingsTest {
     }
 
     @Test
+    void partsOfTheDrawingItselfThatAreUsedAgainAreNoLoss() throws Exception {
+        ImportedDrawing read = svg(HEAD + "<defs><linearGradient id='a'><stop stop-color='red'/></linearGradient>"
+                + "<linearGradient id='b' href='#a'/><rect id='r' width='9' height='9' fill='url(#b)'/></defs>"
+                + "<use href='#r'/><use href='#r' x='20'/></svg>");
+        assertThat(read.piece().fills()).hasSize(2);
+        assertThat(read.losses().keySet()).doesNotContain(Loss.PICTURE);
+    }
+
+    @Test
     void aSeeThroughGroupOfSeveralPartsIsTold() throws Exception {
         String box = "<rect width='9' height='9'/>";
         String text = HEAD + "<g opacity='0.5'>" + box + "</g><g opacity='1'>" + box + box + "</g>%s</svg>";
@@ -208,13 +217,14 @@ class ForeignDrawingsTest {
                 + String.format(image, "data:image/png;base64,AAAA")
                 + String.format(image, "data:image/svg+xml,%3Csvg/%3E")
                 + String.format(image, "beside.png")
+                + String.format(image, "not|a{name}.png")
                 + String.format(image, "file:///etc/hostname") + "</svg>");
 
         assertThat(read.piece().pictures()).hasSize(1);
         assertThat(read.piece().items())
                 .as("and no sign in the place of others")
                 .hasSize(1);
-        assertThat(read.losses()).isEqualTo(Map.of(Loss.PICTURE, 5));
+        assertThat(read.losses()).isEqualTo(Map.of(Loss.PICTURE, 6));
     }
 
     @Test
