@@ -9,10 +9,12 @@ import com.github.weisj.jsvg.parser.LoaderContext;
 import com.github.weisj.jsvg.parser.SVGLoader;
 import com.github.weisj.jsvg.renderer.NullPlatformSupport;
 import com.github.weisj.jsvg.view.ViewBox;
+import java.awt.geom.Rectangle2D;
 import java.io.ByteArrayInputStream;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -27,6 +29,8 @@ import javax.xml.stream.XMLStreamReader;
 final class ForeignSvg {
 
     private static final Pattern OPACITY = Pattern.compile("(?:^|;)\\s*opacity\\s*:([^;]+)");
+
+    private static final List<String> MARKERS = List.of("marker-start", "marker-mid", "marker-end", "marker");
 
     private static final int DEEPEST = 200;
     private static final int MOST_ELEMENTS = 200_000;
@@ -60,7 +64,7 @@ final class ForeignSvg {
             }
             float width = sensible(document.size().width, USUAL_WIDTH);
             float height = sensible(document.size().height, USUAL_HEIGHT);
-            ShapeTaker taker = new ShapeTaker(width, height);
+            ShapeTaker taker = new ShapeTaker(edge(document.viewBox(), width, height));
             document.renderWithPlatform(NullPlatformSupport.INSTANCE, taker, new ViewBox(width, height));
             DrawingPiece piece = taker.piece();
             if (piece.items().isEmpty()) {
@@ -75,6 +79,16 @@ final class ForeignSvg {
             // The library throws what it likes at nonsense; nothing of the shot has changed yet.
             throw new BrokenDrawing("makes no sense (" + DrawingSvg.oneLine(e.getMessage()) + ")", e);
         }
+    }
+
+    /** Where a drawing's view box lies in it, whole and in the middle: the library cuts there, and not at the drawing's edge. */
+    private static Rectangle2D edge(ViewBox box, float width, float height) {
+        double scale = Math.min(width / box.width, height / box.height);
+        double wide = scale * box.width;
+        double high = scale * box.height;
+        return wide > 0 && high > 0
+                ? new Rectangle2D.Double((width - wide) / 2, (height - high) / 2, wide, high)
+                : new Rectangle2D.Double(0, 0, width, height);
     }
 
     /**
@@ -129,6 +143,9 @@ final class ForeignSvg {
         }
         if (uses(xml, style, "filter")) {
             losses.merge(Loss.FILTER, 1, Integer::sum);
+        }
+        if (MARKERS.stream().anyMatch(marker -> uses(xml, style, marker))) {
+            losses.merge(Loss.MARKER, 1, Integer::sum);
         }
         if (uses(xml, style, "mask")) {
             losses.merge(Loss.MASK, 1, Integer::sum);

@@ -26,6 +26,9 @@ public record ImportedDrawing(
         TEXT("text was left out", "texts were left out"),
         FILTER("filter was left out", "filters were left out"),
         MASK("mask was left out", "masks were left out"),
+        MARKER(
+                "line's arrowheads or markers may have another size",
+                "lines' arrowheads or markers may have another size"),
         PICTURE(
                 "picture was too large, damaged or outside the file",
                 "pictures were too large, damaged or outside the file"),

@@ -24,6 +24,9 @@ final class PathShapes {
     /** Handles of a quarter of an ellipse, in shares of its radii. */
     private static final double QUARTER = 4.0 / 3 * (Math.sqrt(2) - 1);
 
+    /** What nobody sees, and what makes a line's ends two places. */
+    private static final double APART_PX = 1e-3;
+
     private PathShapes() {}
 
     /** @throws IllegalArgumentException when a shape lies too far out to be part of a drawing */
@@ -106,13 +109,15 @@ final class PathShapes {
         double[] at = new double[6];
         double startX = 0;
         double startY = 0;
+        boolean isClosed = false;
         for (PathIterator path = shape.getPathIterator(null); !path.isDone(); path.next()) {
             int type = path.currentSegment(at);
             double x = points.isEmpty() ? 0 : points.get(points.size() - 3);
             double y = points.isEmpty() ? 0 : points.get(points.size() - 2);
             switch (type) {
                 case PathIterator.SEG_MOVETO -> {
-                    end(points, curves);
+                    end(points, curves, isClosed);
+                    isClosed = false;
                     points = new ArrayList<>();
                     startX = at[0];
                     startY = at[1];
@@ -130,13 +135,14 @@ final class PathShapes {
                     add(points, at[4], at[5]);
                 }
                 default -> {
+                    isClosed = true;
                     if (Math.hypot(x - startX, y - startY) > 1e-6) {
                         line(points, x, y, startX, startY);
                     }
                 }
             }
         }
-        end(points, curves);
+        end(points, curves, isClosed);
         return curves;
     }
 
@@ -152,9 +158,16 @@ final class PathShapes {
         points.add(1.0);
     }
 
-    private static void end(List<Double> points, List<Curve> curves) {
-        if (points.size() > 3) {
-            curves.add(Curve.of(points.stream().mapToDouble(v -> v).toArray()));
+    private static void end(List<Double> points, List<Curve> curves, boolean isClosed) {
+        if (points.size() <= 3) {
+            return;
         }
+        double[] values = points.stream().mapToDouble(v -> v).toArray();
+        int last = values.length - 3;
+        if (!isClosed && values[0] == values[last] && values[1] == values[last + 1]) {
+            // It only comes back to its start: there are two ends, and no join.
+            values[last] += APART_PX;
+        }
+        curves.add(Curve.of(values));
     }
 }

@@ -94,9 +94,9 @@ final class ShapeTaker implements Output {
     /** In the drawing's own places; null for everywhere. */
     private Area clip;
 
-    /** @param width of the drawing, and @param height: its own edge cuts nothing off, as a level has none */
-    ShapeTaker(double width, double height) {
-        this.taken = new Taken(new Rectangle2D.Double(0, 0, width, height));
+    /** @param edge of the drawing, in its pixels: by itself it cuts nothing off, as a level has none */
+    ShapeTaker(Rectangle2D edge) {
+        this.taken = new Taken(edge);
         this.transform = new AffineTransform();
     }
 
@@ -406,8 +406,8 @@ final class ShapeTaker implements Output {
         Rectangle2D box = area.getBounds2D();
         double slack = 1e-3 * Math.max(1, Math.max(taken.edge.getWidth(), taken.edge.getHeight()));
         return area.isRectangular()
-                && box.getMinX() <= slack
-                && box.getMinY() <= slack
+                && box.getMinX() <= taken.edge.getMinX() + slack
+                && box.getMinY() <= taken.edge.getMinY() + slack
                 && box.getMaxX() >= taken.edge.getMaxX() - slack
                 && box.getMaxY() >= taken.edge.getMaxY() - slack;
     }

@@ -71,7 +71,7 @@ class AnyDrawingTest {
         int y = random.nextInt(100);
         int wide = 20 + random.nextInt(90);
         int high = 20 + random.nextInt(90);
-        return switch (random.nextInt(5)) {
+        return switch (random.nextInt(6)) {
             case 0 ->
                 text(
                         "rect x='%s' y='%s' width='%s' height='%s' rx='%s' ry='%s'",

@@ -14,6 +14,7 @@ import chalktrace.core.stroke.LineEnds;
 import chalktrace.core.testing.LineDistance;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.file.ImportedDrawing.Loss;
+import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.InputStream;
@@ -166,6 +167,23 @@ class ForeignDrawingsTest {
         ImportedDrawing read =
                 svg(HEAD + "<g opacity='0.5'><image width='4' height='4' href='" + data + "'/></g></svg>");
         assertThat(read.piece().pictures().get(0).pixels().toArray()).containsExactly(0x80336699);
+    }
+
+    @Test
+    void aViewBoxOfOtherProportionsCutsNothingOff() throws Exception {
+        ImportedDrawing read =
+                svg("<svg xmlns='http://www.w3.org/2000/svg' width='200' height='100' viewBox='0 0 50 50'>"
+                        + "<rect x='-40' y='10' width='130' height='10'/></svg>");
+        Rectangle2D box = read.piece().fills().get(0).area().path().getBounds2D();
+        assertThat(box).isEqualTo(new Rectangle2D.Double(-30, 20, 260, 20));
+    }
+
+    @Test
+    void markersAreTold() throws Exception {
+        String marker = "<marker id='m'><path d='M0 0 4 2 0 4Z'/></marker>";
+        String line = "<path d='M9 9 90 20' stroke='red' style='marker-end:url(#m)'/>";
+        assertThat(svg(HEAD + "<defs>" + marker + "</defs>" + line + "</svg>").losses())
+                .isEqualTo(Map.of(Loss.MARKER, 1));
     }
 
     @Test
