@@ -20,8 +20,8 @@ class AnyDrawingTest {
 
     private static final int SIDE = PaintedDrawings.SIDE;
 
-    /** Java cuts by whole pixels, which shows along the edge of a clip. */
-    private static final double CLIP_EDGES = 0.015;
+    /** Java cuts by whole pixels, which shows along the edge of a clip, and dashes may lie a pixel farther along a long line. */
+    private static final double ALIKE = 0.03;
 
     @Property(tries = 60, edgeCases = EdgeCasesMode.NONE)
     void whatIsReadLooksAsItsFileDoes(@ForAll long seed) throws Exception {
@@ -31,7 +31,7 @@ class AnyDrawingTest {
         assertThat(difference.painted()).isPositive();
         assertThat(difference.share())
                 .as(new String(svg, StandardCharsets.UTF_8))
-                .isLessThan(CLIP_EDGES);
+                .isLessThan(ALIKE);
     }
 
     @Property(tries = 30, edgeCases = EdgeCasesMode.NONE)
