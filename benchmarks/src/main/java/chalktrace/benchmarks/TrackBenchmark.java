@@ -1,11 +1,14 @@
 package chalktrace.benchmarks;
 
+import chalktrace.core.motion.Flow;
 import chalktrace.core.motion.Luma;
 import chalktrace.core.motion.MovingPoint;
+import chalktrace.core.motion.Pyramid;
 import chalktrace.core.motion.Study;
 import chalktrace.core.motion.StudySettings;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.motion.Tracking;
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.testing.Movements;
 import chalktrace.core.testing.MovingClip;
@@ -35,8 +38,8 @@ import org.openjdk.jmh.annotations.TearDown;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * Following ten points through 1080p, decoding included (wanted: 24 pictures a second), beside decoding the same pictures alone; and the proposals from twenty
- * points over 3,000 frames.
+ * Following ten points through 1080p, decoding included (wanted: 24 pictures a second), beside decoding the same pictures alone; the dense flow of 960x540 (wanted:
+ * 15 pictures a second), likewise; and the proposals from twenty points over 3,000 frames.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SingleShotTime)
@@ -51,6 +54,7 @@ public class TrackBenchmark {
     private static final int FRAMES = 72;
 
     private VideoClip clip;
+    private VideoClip quarter;
     private List<MovingPoint> long20;
 
     /** Pictures a second, and how many times as long as decoding alone, in hundredths. */
@@ -64,7 +68,8 @@ public class TrackBenchmark {
 
     @Setup
     public void open() throws Exception {
-        clip = VideoClip.open(movie());
+        clip = VideoClip.open(movie(Material.FULL_HD));
+        quarter = VideoClip.open(movie(new PictureSize(960, 540)));
         long20 = new ArrayList<>();
         for (int p = 0; p < 20; p++) {
             MovingPoint swing = Movements.swings(p, 1).point();
@@ -79,27 +84,27 @@ public class TrackBenchmark {
         }
     }
 
-    /** A clip of known movement, four times as large. */
-    private static Path movie() throws IOException {
+    /** A clip of known movement, enlarged. */
+    private static Path movie(PictureSize size) throws IOException {
         MovingClip small = new MovingClip(3, FRAMES, 5, false, -1);
         Path file = Files.createTempFile("track", ".mp4");
         file.toFile().deleteOnExit();
-        try (MovieEncoder encoder = new MovieEncoder(file, Material.FULL_HD, FrameRate.of(24), false)) {
+        try (MovieEncoder encoder = new MovieEncoder(file, size, FrameRate.of(24), false)) {
             for (int n = 0; n < FRAMES; n++) {
-                encoder.add(enlarged(small.picture(n)), null);
+                encoder.add(enlarged(small.picture(n), size), null);
             }
             encoder.finish();
         }
         return file;
     }
 
-    private static int[] enlarged(Luma luma) {
+    private static int[] enlarged(Luma luma, PictureSize size) {
         BufferedImage small = new BufferedImage(luma.width(), luma.height(), BufferedImage.TYPE_INT_RGB);
         for (int i = 0; i < luma.values().length; i++) {
             small.setRGB(i % luma.width(), i / luma.width(), 0x010101 * (luma.values()[i] & 0xFF));
         }
-        int width = Material.FULL_HD.width();
-        int height = Material.FULL_HD.height();
+        int width = size.width();
+        int height = size.height();
         BufferedImage large = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
         Graphics2D graphics = large.createGraphics();
         graphics.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
@@ -111,6 +116,7 @@ public class TrackBenchmark {
     @TearDown
     public void close() {
         clip.close();
+        quarter.close();
     }
 
     @Benchmark
@@ -131,6 +137,26 @@ public class TrackBenchmark {
         rate.hundredthsOfDecode = Math.round(100.0 * (tracked - decoded) / (decoded - start));
         rate.placesFound = paths.stream().mapToInt(path -> path.places().size()).sum();
         return paths;
+    }
+
+    @Benchmark
+    public double flow(Rate rate) throws PictureUnavailableException {
+        long start = System.nanoTime();
+        for (int n = 0; n < FRAMES; n++) {
+            quarter.picture(n);
+        }
+        long decoded = System.nanoTime();
+        double sum = 0;
+        Pyramid before = null;
+        for (int n = 0; n < FRAMES; n++) {
+            Pyramid now = new Pyramid(Luma.of(quarter.picture(n)));
+            sum += before == null ? 0 : Flow.between(before, now).right(480, 270);
+            before = now;
+        }
+        long flown = System.nanoTime();
+        rate.picturesASecond = Math.round(FRAMES * 1e9 / (flown - decoded));
+        rate.hundredthsOfDecode = Math.round(100.0 * (flown - decoded) / (decoded - start));
+        return sum;
     }
 
     @Benchmark

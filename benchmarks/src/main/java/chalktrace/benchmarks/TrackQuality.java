@@ -152,7 +152,7 @@ public final class TrackQuality {
         tally.falsePaths += wrong > FALSE_FRAMES ? 1 : 0;
     }
 
-    private static Mat mat(Luma luma) {
+    static Mat mat(Luma luma) {
         Mat mat = new Mat(luma.height(), luma.width(), opencv_core.CV_8UC1);
         mat.data().put(luma.values());
         return mat;

@@ -1,10 +1,12 @@
 package chalktrace.app.cli;
 
 import chalktrace.core.guide.Guide;
+import chalktrace.core.motion.MovingPart;
 import chalktrace.core.motion.MovingParts;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;
 import chalktrace.core.picture.PictureSource;
+import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.render.TrackOnShot;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
@@ -38,16 +40,19 @@ record StudySubject(
             double height = reference.displaySize().height();
             int count = reference.times().count();
             if (table == null) {
-                return new StudySubject(
-                        MovingParts.of(reference, (done, total) -> true),
-                        false,
-                        0,
-                        count - 1,
-                        height,
-                        OptionalDouble.empty());
+                return new StudySubject(parts(reference, count), false, 0, count - 1, height, OptionalDouble.empty());
             }
             return given(PointFiles.read(table), height, table, count);
         }
+    }
+
+    private static List<MovingPoint> parts(Reference reference, int count) throws PictureUnavailableException {
+        List<MovingPart> found = MovingParts.of(reference, 0, count, (done, total) -> true);
+        List<MovingPoint> out = new ArrayList<>();
+        for (MovingPart part : found) {
+            out.add(MovingPoint.of("part " + (out.size() + 1), part.steady()));
+        }
+        return out;
     }
 
     private static StudySubject ofShot(Path file, Path table, MediaAccess media) throws UnreadableException {

@@ -11,6 +11,7 @@ import chalktrace.core.motion.SpanAdvice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -30,12 +31,26 @@ final class ProposalRows extends VBox {
     private final StudyProposals proposals;
     private final VBox list = new VBox(2);
     private final VBox spans = new VBox(2);
+    private final Label found = Rows.quiet("");
     private final HBox all = new HBox(8);
+    private final MovingWork moving;
+    private final Button find;
+    private final HBox parts;
 
     ProposalRows(StudyWork work, StudyProposals proposals) {
         super(8);
         this.work = work;
         this.proposals = proposals;
+        this.moving = new MovingWork(work);
+        this.find = Buttons.words(
+                Words.STUDY.of("find-what-moves"), Words.STUDY.of("propose-from-what-moves"), moving::find);
+        find.setId("find-what-moves");
+        find.getStyleClass().add("edged");
+        Button forget =
+                Buttons.icon(Icons.CLOSE, Words.STUDY.of("forget-what-moves"), () -> work.showParts(Optional.empty()));
+        forget.setId("forget-what-moves");
+        this.parts = new HBox(8, found, Rows.space(), forget);
+        parts.setAlignment(Pos.CENTER_LEFT);
         ValueSlider coarse = new ValueSlider(Words.STUDY.of("coarse"), 0, 1, 2, proposals.coarseProperty()::set);
         coarse.show(proposals.coarseProperty().get());
         ValueSlider limit = new ValueSlider(Words.STUDY.of("strobe-at"), 1, 25, 1, proposals.limitProperty()::set);
@@ -65,6 +80,8 @@ final class ProposalRows extends VBox {
                         Rows.section(Words.STUDY.of("graph")),
                         measures(),
                         Rows.section(Words.STUDY.of("proposals")),
+                        find,
+                        parts,
                         coarse,
                         list,
                         all,
@@ -72,7 +89,13 @@ final class ProposalRows extends VBox {
                         limit,
                         spans,
                         new FlowPane(8, 2, onKeys, asAdvised));
-        Refresh.on(this, this::show, proposals.studyProperty());
+        Refresh.on(
+                this,
+                this::show,
+                proposals.studyProperty(),
+                work.movingProperty(),
+                work.session().document().shotProperty(),
+                work.session().footages().opened());
     }
 
     private FlowPane measures() {
@@ -98,6 +121,12 @@ final class ProposalRows extends VBox {
     }
 
     private void show() {
+        List<StudyWork.MovingTrack> filmed = work.filmed();
+        long untouched =
+                filmed.stream().filter(track -> track.steady().isPresent()).count();
+        Rows.show(find, filmed.isEmpty() && moving.clip().isPresent());
+        Rows.show(parts, untouched > 0);
+        found.setText(Words.STUDY.count("from-what-moves", (int) untouched));
         List<MotionProposal> open = proposals.studyProperty().get().proposals();
         list.getChildren().setAll(open.stream().limit(MOST_ROWS).map(this::row).toList());
         if (open.isEmpty()) {

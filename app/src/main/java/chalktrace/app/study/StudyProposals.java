@@ -91,18 +91,18 @@ final class StudyProposals {
                         .filter(guide -> guide.kind() == Guide.Kind.FLOOR)
                         .mapToDouble(guide -> guide.point(0).y())
                         .findFirst());
+        boolean named = work.filmed().stream().noneMatch(track -> track.steady().isPresent());
         session.proposals().findQuietly(job -> Study.of(points, 0, last, settings), found -> {
             if (points.equals(filmed())) {
-                show(found);
+                show(named ? found : found.withoutContacts());
             }
         });
     }
 
     /** Proposals are made from the footage; drawings follow them. */
     private List<MovingPoint> filmed() {
-        return work.movingProperty().get().stream()
-                .filter(track -> !track.isDrawn())
-                .map(StudyWork.MovingTrack::movement)
+        return work.filmed().stream()
+                .map(track -> track.steady().orElse(track.movement()))
                 .toList();
     }
 

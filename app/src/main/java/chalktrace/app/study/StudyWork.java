@@ -4,6 +4,7 @@ import chalktrace.app.feature.TakesWay;
 import chalktrace.app.session.Session;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.reference.TrackEdits;
+import chalktrace.core.motion.MovingPart;
 import chalktrace.core.motion.MovingPoint;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
@@ -50,6 +51,7 @@ final class StudyWork {
     private final ObjectProperty<StudyMeasure> measure = new SimpleObjectProperty<>(StudyMeasure.SPACING);
     private final ReadOnlyObjectWrapper<List<MovingTrack>> moving = new ReadOnlyObjectWrapper<>(List.of());
     private final List<Drawn> drawn = new ArrayList<>();
+    private Optional<Parts> parts = Optional.empty();
     private Shot measuredOf;
 
     /** How often it was asked for; while a reference is dragged, only the last time counts. */
@@ -60,17 +62,43 @@ final class StudyWork {
      *
      * @param partner that of the point that it is paired with
      * @param patch how a patch is turned and grown, by frame; none of what is no patch
+     * @param steady how a part that was found without a touch moves beside the camera; empty of all else
      */
     record MovingTrack(
             Track track,
             MovingPoint movement,
             MovingPoint smoothed,
             Optional<MovingPoint> partner,
-            Map<Integer, TrackPath.Place> patch) {
+            Map<Integer, TrackPath.Place> patch,
+            Optional<MovingPoint> steady) {
 
         /** Whether it is of a drawn part, and not of footage. */
         boolean isDrawn() {
             return track.footage().isEmpty();
+        }
+    }
+
+    /** What was found to move in a clip without a touch. */
+    record Parts(Footage clip, List<MovingPart> found) {
+
+        /** A part stands for a point that the shot does not have. */
+        private Track track(int n, TrackPath path) {
+            return new Track("part " + n, Words.STUDY.of("part", n + 1), Track.color(n), true, clip.id(), 0, path);
+        }
+    }
+
+    /** As the shot shows a part. */
+    private record PartOnShot(TrackOnShot seen, TrackOnShot steady) {
+
+        Optional<MovingTrack> moving() {
+            return seen.movement()
+                    .map(movement -> new MovingTrack(
+                            seen.track(),
+                            movement,
+                            movement.smoothed(SMOOTHED),
+                            Optional.empty(),
+                            Map.of(),
+                            steady.movement()));
         }
     }
 
@@ -84,6 +112,7 @@ final class StudyWork {
             chosen.set("");
             heldStill.set(false);
             drawn.clear();
+            parts = Optional.empty();
         });
         session.document().shownProperty().addListener(changed -> measure());
         chosen.addListener(changed -> goesOn.set(false));
@@ -159,6 +188,11 @@ final class StudyWork {
         return moving.getReadOnlyProperty();
     }
 
+    /** Those of the shown that are of footage, and not of drawings. */
+    List<MovingTrack> filmed() {
+        return moving.get().stream().filter(track -> !track.isDrawn()).toList();
+    }
+
     Optional<Track> chosen() {
         return session.document().shown().track(chosen.get());
     }
@@ -204,13 +238,34 @@ final class StudyWork {
                 .map(this::onShot)
                 .flatMap(Optional::stream)
                 .toList();
-        List<Drawn> parts = List.copyOf(drawn);
+        List<Drawn> ways = List.copyOf(drawn);
+        List<PartOnShot> moving = tracks.isEmpty() ? onShot(shot, parts) : List.of();
         int asked = ++measurings;
-        session.proposals().findQuietly(job -> asked == measurings ? movements(tracks, shot, parts) : null, found -> {
-            if (asked == measurings && found != null) {
-                moving.set(found);
-            }
-        });
+        session.proposals()
+                .findQuietly(job -> asked == measurings ? movements(tracks, moving, shot, ways) : null, found -> {
+                    if (asked == measurings && found != null) {
+                        this.moving.set(found);
+                    }
+                });
+    }
+
+    /** None once their clip is gone, hidden or another file. */
+    private List<PartOnShot> onShot(Shot shot, Optional<Parts> shown) {
+        List<PartOnShot> out = new ArrayList<>();
+        shown.filter(of -> shot.footage(of.clip().id())
+                        .filter(clip ->
+                                clip.visible() && clip.file().equals(of.clip().file()))
+                        .isPresent())
+                .ifPresent(of -> {
+                    for (MovingPart part : of.found()) {
+                        Optional<TrackOnShot> seen = onShot(shot, of.track(out.size(), part.seen()));
+                        Optional<TrackOnShot> steady = onShot(shot, of.track(out.size(), part.steady()));
+                        if (seen.isPresent() && steady.isPresent()) {
+                            out.add(new PartOnShot(seen.get(), steady.get()));
+                        }
+                    }
+                });
+        return out;
     }
 
     /** A point of footage that is hidden is hidden with it. */
@@ -219,7 +274,8 @@ final class StudyWork {
                 && shot.footage(track.footage()).filter(Footage::visible).isPresent();
     }
 
-    private static List<MovingTrack> movements(List<TrackOnShot> tracks, Shot shot, List<Drawn> drawn) {
+    private static List<MovingTrack> movements(
+            List<TrackOnShot> tracks, List<PartOnShot> parts, Shot shot, List<Drawn> drawn) {
         Map<String, MovingPoint> known = new LinkedHashMap<>();
         tracks.forEach(
                 on -> on.movement().ifPresent(movement -> known.put(on.track().id(), movement)));
@@ -230,9 +286,11 @@ final class StudyWork {
                 Optional<MovingPoint> partner =
                         Optional.ofNullable(known.get(on.track().partner()));
                 Map<Integer, TrackPath.Place> patch = on.track().isPatch() ? on.places() : Map.of();
-                out.add(new MovingTrack(on.track(), movement, movement.smoothed(SMOOTHED), partner, patch));
+                out.add(new MovingTrack(
+                        on.track(), movement, movement.smoothed(SMOOTHED), partner, patch, Optional.empty()));
             }
         }
+        parts.forEach(part -> part.moving().ifPresent(out::add));
         for (Drawn part : drawn) {
             shot.level(part.level())
                     .flatMap(level -> DrawnPath.of(
@@ -247,7 +305,8 @@ final class StudyWork {
                             way,
                             way.smoothed(SMOOTHED),
                             Optional.empty(),
-                            Map.of())));
+                            Map.of(),
+                            Optional.empty())));
         }
         return List.copyOf(out);
     }
@@ -262,6 +321,12 @@ final class StudyWork {
                 "",
                 0,
                 TrackPath.NONE);
+    }
+
+    /** Shows what moves in a clip as long as no point is tracked; empty to show it no longer. */
+    void showParts(Optional<Parts> found) {
+        parts = found;
+        measureAnew();
     }
 
     /** The drawn parts whose ways are shown. */

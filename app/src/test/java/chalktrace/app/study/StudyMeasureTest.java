@@ -19,7 +19,7 @@ class StudyMeasureTest {
 
     private static StudyWork.MovingTrack track(Optional<MovingPoint> partner, Map<Integer, TrackPath.Place> patch) {
         Track track = new Track("t", "hand", Rgb.WHITE, true, "clip", 20, TrackPath.NONE);
-        return new StudyWork.MovingTrack(track, WAY, WAY, partner, patch);
+        return new StudyWork.MovingTrack(track, WAY, WAY, partner, patch, Optional.empty());
     }
 
     private static double of(StudyMeasure measure, StudyWork.MovingTrack track, int frame) {

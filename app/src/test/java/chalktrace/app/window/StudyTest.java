@@ -121,11 +121,52 @@ class StudyTest {
     private void trackOnFrame20(FxRobot robot) {
         window.open(shotFile);
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
+        touchOnFrame20(robot);
+    }
+
+    private void touchOnFrame20(FxRobot robot) {
         fire(robot, "track-a-point");
         go(20);
         robot.clickOn(window.onScreen(truth(20)[0], truth(20)[1]));
         window.await(() -> shot().tracks().size() == 1);
         window.awaitSettled();
+    }
+
+    @Test
+    void whatMovesProposesKeysWithoutATouchUntilAPointIsTracked(FxRobot robot) {
+        window.open(shotFile);
+        robot.interact(() -> window.session.view().stepProperty().set(View.Step.STUDY));
+        fire(robot, "find-what-moves");
+        window.await(() -> !proposed().isEmpty());
+        window.awaitSettled();
+        assertThat(shot().tracks()).isEmpty();
+        assertThat(isShown(robot, "find-what-moves")).isFalse();
+        fire(robot, "take-key-" + firstKey(proposed()));
+        assertThat(shot().marks()).hasSize(1);
+
+        fire(robot, "forget-what-moves");
+        window.await(() -> proposed().isEmpty());
+        assertThat(isShown(robot, "find-what-moves")).isTrue();
+        assertThat(shot().marks()).hasSize(1);
+
+        fire(robot, "find-what-moves");
+        window.await(() -> !proposed().isEmpty());
+        touchOnFrame20(robot);
+        window.await(() -> !isShown(robot, "forget-what-moves"));
+        assertThat(isShown(robot, "find-what-moves")).isFalse();
+    }
+
+    private static boolean isShown(FxRobot robot, String id) {
+        Node node = robot.lookup("#" + id).query();
+        return node.isVisible() && node.getParent().isVisible();
+    }
+
+    private static int firstKey(List<Mark> marks) {
+        return marks.stream()
+                .filter(mark -> mark.kind() == Mark.Kind.KEY)
+                .mapToInt(Mark::frame)
+                .min()
+                .orElseThrow();
     }
 
     @Test

@@ -25,6 +25,12 @@ public record Study(
         List<MotionProposal> smears,
         List<SpanAdvice> spans) {
 
+    /** A turn is weighed against what else moves within so many frames of it. */
+    private static final int AROUND = 12;
+
+    /** And against this share of the widest movement, so that where all else rests a trifle is no key. */
+    private static final double TRIFLE = 0.25;
+
     /** Turns of several points within so many frames are one. */
     private static final int TOGETHER = 2;
 
@@ -86,14 +92,20 @@ public record Study(
 
     private static final class Maker {
 
-        /** A point that moves, and what is known of it. @param share of all movement */
+        /** A point that moves, and what is known of it. @param extent how far it reaches, in px */
         private record Mover(
                 MovingPoint point,
                 MovingPoint smooth,
                 TurnFinder finder,
                 List<Turn> turns,
                 List<MovingPoint.Stretch> rests,
-                double share) {}
+                double extent) {
+
+            /** How far it reaches about a frame, in px. */
+            double reach(int frame) {
+                return smooth.extent(frame - AROUND, frame + AROUND);
+            }
+        }
 
         private record Found(Mover mover, Turn turn) {}
 
@@ -106,18 +118,16 @@ public record Study(
             this.first = first;
             this.last = last;
             this.settings = settings;
-            double all = points.stream().mapToDouble(Maker::extent).sum();
             for (MovingPoint point : points) {
                 double extent = extent(point);
                 if (extent > Math.max(8 * point.noise(), 0.004 * settings.heightPx())) {
                     TurnFinder finder = new TurnFinder(point, settings.turnShare() * extent, settings.heightPx());
-                    movers.add(
-                            new Mover(point, point.smoothed(2), finder, finder.turns(), finder.rests(), extent / all));
+                    movers.add(new Mover(point, point.smoothed(2), finder, finder.turns(), finder.rests(), extent));
                 }
             }
         }
 
-        /** A point's share is by how far it reaches, and not by its way: the shake of a hand-held camera is a long way to nowhere. */
+        /** A point counts by how far it reaches, and not by its way: the shake of a hand-held camera is a long way to nowhere. */
         private static double extent(MovingPoint point) {
             return point.extent(point.firstFrame(), point.lastFrame());
         }
@@ -169,26 +179,41 @@ public record Study(
             if (group.isEmpty()) {
                 return;
             }
-            Set<String> names = new LinkedHashSet<>();
-            double share = 0;
-            for (Found found : group) {
-                share += names.add(found.mover().point().name()) ? found.mover().share() : 0;
-            }
+            Set<Mover> turning = new LinkedHashSet<>();
+            group.forEach(found -> turning.add(found.mover()));
+            List<String> names =
+                    turning.stream().map(mover -> mover.point().name()).toList();
+            double share = share(turning, group.get(0).turn().frame());
             // The same point's own turns near each other, as a stop and a start, stay apart.
-            if (names.size() == 1) {
+            if (turning.size() == 1) {
                 for (Found found : group) {
                     if (share >= Math.min(settings.leastShare(), 1.0 / movers.size())) {
-                        out.add(key(found, List.copyOf(names)));
+                        out.add(key(found, names));
                     }
                 }
                 return;
             }
             if (share >= settings.leastShare()) {
                 Found main = group.stream()
-                        .max(Comparator.comparingDouble(found -> found.mover().share()))
+                        .max(Comparator.comparingDouble(
+                                found -> found.mover().reach(found.turn().frame())))
                         .orElseThrow();
-                out.add(key(main, List.copyOf(names)));
+                out.add(key(main, names));
             }
+        }
+
+        /** How much of all movement about a frame is that of some. */
+        private double share(Set<Mover> some, int frame) {
+            double all = 0;
+            double widest = 0;
+            double theirs = 0;
+            for (Mover mover : movers) {
+                double reach = mover.reach(frame);
+                all += reach;
+                theirs += some.contains(mover) ? reach : 0;
+                widest = Math.max(widest, mover.extent());
+            }
+            return theirs / Math.max(all, TRIFLE * widest);
         }
 
         private MotionProposal key(Found found, List<String> names) {

@@ -97,6 +97,17 @@ public final class TrackPath {
         this.lost = lost.stream().sorted(Comparator.comparingInt(Lost::picture)).toList();
     }
 
+    /** A movement whose frames are pictures, each place where it is known as sure as is said. */
+    static TrackPath of(MovingPoint point, double certainty) {
+        List<Place> places = new ArrayList<>();
+        for (int picture = point.firstFrame(); picture <= point.lastFrame(); picture++) {
+            if (point.knows(picture)) {
+                places.add(new Place(picture, point.x(picture), point.y(picture), 1, 0, certainty, Origin.FOLLOWED));
+            }
+        }
+        return of(places, List.of());
+    }
+
     /** @param places of two on one picture the later one counts */
     public static TrackPath of(Collection<Place> places, List<Lost> lost) {
         TreeMap<Integer, Place> sorted = new TreeMap<>();

@@ -275,13 +275,4 @@ class TrackingTest {
         assertThat(path.bridged(5).at(4)).contains(new TrackPath.Place(4, 30, 20, 1, 0, 0, TrackPath.Origin.GUESSED));
         assertThat(path.bridged(2)).isEqualTo(path);
     }
-
-    @Test
-    void whatMovesIsFollowedWithoutATouch() throws Exception {
-        assertThat(MovingParts.of(new Clip(1, FRAMES, -1), (done, total) -> true))
-                .isNotEmpty();
-        assertThatThrownBy(() -> MovingParts.of(new Clip(1, FRAMES, 0), (done, total) -> true))
-                .as("a clip this short is started from once")
-                .isInstanceOf(PictureUnavailableException.class);
-    }
 }

@@ -1,0 +1,114 @@
+package chalktrace.core.motion;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/** Particles all over the pictures, one in each cell of a grid where there is something to be seen. Pictures come in order. */
+final class Particles {
+
+    /** So many cells lie along the longer side. */
+    private static final int CELLS = 26;
+
+    /** Where less of what is around was seen, a particle would only go along with others. */
+    private static final double SURE = 0.25;
+
+    private static final double SURE_AT_FIRST = 0.7;
+
+    /** What differs by more grey levels from what it was a picture ago is another thing. */
+    private static final double MOST_ERROR = 14;
+
+    /** What moves by more than this, in the smallest parts of the flow, is followed back, and has to come out so near where it was. */
+    private static final double MOVES = 0.5;
+
+    private static final double BACK = 1;
+
+    private static final int RADIUS = 7;
+
+    private final Shift shift = new Shift(RADIUS);
+    private final List<Particle> ended = new ArrayList<>();
+    private List<Particle> living = new ArrayList<>();
+    private double grain = 1;
+
+    /** Those that go no farther, all of them after {@link #endAll}. */
+    List<Particle> ended() {
+        endAll();
+        return ended;
+    }
+
+    double grain() {
+        return grain;
+    }
+
+    void endAll() {
+        ended.addAll(living);
+        living = new ArrayList<>();
+    }
+
+    /** On by a picture. @param n the number of the second one */
+    void move(int n, Pyramid before, Pyramid now) {
+        if (Cuts.isBetween(before, now)) {
+            endAll();
+            return;
+        }
+        Flow flow = Flow.between(before, now);
+        grain = flow.grain();
+        int width = before.whole().width();
+        int height = before.whole().height();
+        seed(n - 1, flow, width, height);
+        Warp camera = CameraMotion.of(flow, width, height);
+        Map<Boolean, List<Particle>> goesOn = living.parallelStream()
+                .collect(Collectors.partitioningBy(particle -> moves(particle, flow, camera, before, now)));
+        ended.addAll(goesOn.get(false));
+        living = new ArrayList<>(goesOn.get(true));
+    }
+
+    /** @return whether it is still there */
+    private boolean moves(Particle particle, Flow flow, Warp camera, Pyramid before, Pyramid now) {
+        double x = particle.x();
+        double y = particle.y();
+        double toX = x + flow.right(x, y);
+        double toY = y + flow.down(x, y);
+        Luma whole = now.whole();
+        if (toX < 0
+                || toY < 0
+                || toX > whole.width() - 1
+                || toY > whole.height() - 1
+                || flow.sure(x, y) < SURE
+                || flow.error(x, y) > MOST_ERROR) {
+            return false;
+        }
+        double groundX = camera.x(x, y);
+        double groundY = camera.y(x, y);
+        if (Math.hypot(toX - groundX, toY - groundY) > MOVES * flow.grain()) {
+            Shift.Found back = shift.follow(
+                    now, before, toX, toY, x, y, 1 + (int) Math.rint(Math.log(flow.grain()) / Math.log(2)));
+            if (Math.hypot(back.x() - x, back.y() - y) > BACK * flow.grain()) {
+                return false;
+            }
+        }
+        particle.moveTo(toX, toY, groundX, groundY);
+        return true;
+    }
+
+    private void seed(int picture, Flow flow, int width, int height) {
+        double cell = (double) Math.max(width, height) / CELLS;
+        int columns = (int) Math.ceil(width / cell);
+        int rows = (int) Math.ceil(height / cell);
+        boolean[] taken = new boolean[columns * rows];
+        for (Particle particle : living) {
+            taken[(int) (particle.y() / cell) * columns + (int) (particle.x() / cell)] = true;
+        }
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                double x = (column + 0.5) * cell;
+                double y = (row + 0.5) * cell;
+                boolean inside = x < width - 1 && y < height - 1;
+                if (!taken[row * columns + column] && inside && flow.sure(x, y) > SURE_AT_FIRST) {
+                    living.add(new Particle(picture, x, y));
+                }
+            }
+        }
+    }
+}
