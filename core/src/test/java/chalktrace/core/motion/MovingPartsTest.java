@@ -190,6 +190,17 @@ class MovingPartsTest {
     }
 
     @Test
+    void nothingIsFollowedAcrossACut() throws Exception {
+        MovingClip other = new MovingClip(9, FRAMES, 8, false, -1);
+        MovingClip first = new MovingClip(1, FRAMES, 8, false, -1);
+        PictureSource cut = new HandHeldClip(frame -> (frame < 12 ? first : other).picture(frame), 24, 1, 0);
+        List<MovingPart> parts = MovingParts.of(cut, 0, 24, ON);
+        assertThat(parts).isNotEmpty();
+        assertThat(parts)
+                .allMatch(part -> part.seen().lastPicture() < 12 || part.seen().firstPicture() >= 12);
+    }
+
+    @Test
     void onlyTheRangeIsLookedAtAndTheWorkCanBeCancelled() throws Exception {
         assertThat(MovingParts.of(new Damaged(STEADY, n -> n < 20 || n >= 50), 20, 50, ON))
                 .isNotEmpty()

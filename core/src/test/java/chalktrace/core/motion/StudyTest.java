@@ -257,6 +257,29 @@ class StudyTest {
         assertThat(frames(both)).isEqualTo(keys(hand));
     }
 
+    /** A hand, a head and a foot that move one after the other, and one that hardly does. */
+    @Test
+    void whatMovesAloneDecidesThoughOthersMoveFartherAtOtherTimes() {
+        MovingPoint hand = named("hand", new int[] {0, 10, 30, 200}, new double[] {0, 0, 400, 400});
+        MovingPoint head = named("head", new int[] {0, 80, 100, 200}, new double[] {0, 0, 60, 60});
+        MovingPoint foot = named("foot", new int[] {0, 130, 150, 200}, new double[] {0, 0, 90, 90});
+        MovingPoint breath = named("breath", new int[] {0, 170, 185, 200}, new double[] {0, 0, 12, 12});
+        List<MotionProposal> keys =
+                Study.of(List.of(hand, head, foot, breath), USUAL).keys();
+        assertThat(keys).anySatisfy(key -> assertThat(key.frame()).isBetween(79, 82));
+        assertThat(keys).anySatisfy(key -> assertThat(key.frame()).isBetween(98, 101));
+        assertThat(keys).anySatisfy(key -> assertThat(key.frame()).isBetween(129, 132));
+        assertThat(keys).as("a trifle, though all else rests").noneMatch(key -> key.frame() > 160);
+    }
+
+    private static MovingPoint named(String name, int[] frames, double[] x) {
+        MovingPoint way = through(
+                frames, Arrays.stream(x).mapToObj(px -> new double[] {px, 0}).toArray(double[][]::new));
+        double[] places = new double[way.lastFrame() + 1];
+        Arrays.setAll(places, way::x);
+        return new MovingPoint(name, 0, places, new double[places.length]);
+    }
+
     @Test
     void aGapInThePathMakesNoTurn() {
         double[] x = new double[60];
