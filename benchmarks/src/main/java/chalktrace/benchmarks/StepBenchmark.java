@@ -2,6 +2,7 @@ package chalktrace.benchmarks;
 
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.render.OnionSkin;
+import chalktrace.core.render.Scene;
 import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.shot.Shot;
@@ -71,13 +72,39 @@ public class StepBenchmark {
         tiles = new Tiles(Integer.parseInt(sides[0]), Integer.parseInt(sides[1]), Material.FULL_HD);
     }
 
+    /** A step whose frame nobody has made ready. */
     @Benchmark
     public void step() throws Exception {
+        frame = next();
+        tiles.compose(scene(frame));
+    }
+
+    /** One after a rest, in which the board makes the frames beside ready. */
+    @Benchmark
+    public void stepAfterRest(Rest rest) throws Exception {
+        frame = next();
+        tiles.compose(scene(frame));
+    }
+
+    /** Before each step. */
+    @State(Scope.Benchmark)
+    public static class Rest {
+
+        @Setup(Level.Invocation)
+        public void makeReady(StepBenchmark of) {
+            of.tiles.makeReady(of.scene(of.next()));
+        }
+    }
+
+    private int next() {
         if (frame + direction < 0 || frame + direction >= FRAMES) {
             direction = -direction;
         }
-        frame += direction;
-        tiles.compose(Scenes.of(shot, frame, options, pictures));
+        return frame + direction;
+    }
+
+    private Scene scene(int of) {
+        return Scenes.of(shot, of, options, pictures);
     }
 
     @TearDown(Level.Trial)

@@ -55,6 +55,17 @@ final class Tiles implements AutoCloseable {
         compose(scene, new Rectangle(0, 0, Integer.MAX_VALUE, Integer.MAX_VALUE));
     }
 
+    /** Composes a scene that may be asked for next for what of it is kept, on this thread, as the board does while the artist rests. */
+    void makeReady(Scene scene) {
+        int[] scratch = new int[WIDTH * HEIGHT];
+        for (PixelTile tile : tiles) {
+            composer.compose(
+                    scene,
+                    view,
+                    new PixelTile(scratch, 0, tile.width(), tile.x(), tile.y(), tile.width(), tile.height()));
+        }
+    }
+
     /** Composes all tiles from another viewpoint, of what is at hand, as while a view is moved. */
     void composeQuickly(Scene scene, Viewpoint from) throws Exception {
         compose(scene, from, new Rectangle(0, 0, Integer.MAX_VALUE, Integer.MAX_VALUE), Haste.MOVED);

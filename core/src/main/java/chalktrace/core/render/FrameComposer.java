@@ -14,7 +14,7 @@ public final class FrameComposer {
     private static final int DIMMED = 160;
 
     private final RasterCache rasters;
-    private final GroundCache ground = new GroundCache();
+    private final GroundCache ground = new GroundCache(GroundCache.USUAL_WORDS);
     private final Supplier<Rgb> surroundNow;
 
     /** @param surround the colour beside the picture */

@@ -12,7 +12,7 @@ import java.util.Map;
 final class GroundCache {
 
     /** About six screens of 1920x1080, 25 of a board of 1000x468. */
-    private static final long MOST_WORDS = 12L << 20;
+    static final long USUAL_WORDS = 12L << 20;
 
     /** @param glance at the layers, which tells most grounds of a place apart: what drawings hold is never hashed for a tile */
     private record Ground(Rectangle place, int glance, Viewpoint view, List<SceneLayer> layers) {
@@ -32,7 +32,13 @@ final class GroundCache {
     }
 
     private final Map<Ground, int[]> tiles = new LinkedHashMap<>(64, 0.75f, true);
+    private final long mostWords;
     private long words;
+
+    /** @param mostWords that are kept, of all tiles together */
+    GroundCache(long mostWords) {
+        this.mostWords = mostWords;
+    }
 
     /** Paints these layers. @return how many they are */
     int paint(Scene scene, Surface surface, PixelTile tile) {
@@ -96,17 +102,23 @@ final class GroundCache {
         }
     }
 
-    /** Words that belong to nobody; those of the oldest ground, once there are enough: they are too many to be made anew for each step. */
+    /** Words that belong to nobody; once there are enough, those of the oldest ground of the same size: they are too many to be made anew for each step. */
     private int[] room(int length) {
         synchronized (tiles) {
-            int[] free = new int[0];
-            var oldest = tiles.values().iterator();
-            while (words + length > MOST_WORDS && oldest.hasNext()) {
-                free = oldest.next();
-                words -= free.length;
+            boolean full = words + length > mostWords;
+            for (var oldest = tiles.values().iterator(); full && oldest.hasNext(); ) {
+                int[] free = oldest.next();
+                if (free.length == length) {
+                    oldest.remove();
+                    words -= length;
+                    return free;
+                }
+            }
+            for (var oldest = tiles.values().iterator(); words + length > mostWords && oldest.hasNext(); ) {
+                words -= oldest.next().length;
                 oldest.remove();
             }
-            return free.length == length ? free : new int[length];
+            return new int[length];
         }
     }
 }
