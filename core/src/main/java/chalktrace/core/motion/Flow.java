@@ -25,16 +25,14 @@ public final class Flow {
     private final double scale;
     private final float[] right;
     private final float[] down;
-    private final float[] error;
     private final float[] sure;
 
-    private Flow(int width, int height, double scale, float[] right, float[] down, float[] error, float[] sure) {
+    private Flow(int width, int height, double scale, float[] right, float[] down, float[] sure) {
         this.width = width;
         this.height = height;
         this.scale = scale;
         this.right = right;
         this.down = down;
-        this.error = error;
         this.sure = sure;
     }
 
@@ -60,11 +58,6 @@ public final class Flow {
     /** And how far down. */
     public double down(double x, double y) {
         return scale * at(down, x, y);
-    }
-
-    /** By how many grey levels what lies there differs from what lay at the place before, without what all around has in common. */
-    double error(double x, double y) {
-        return at(error, x, y);
     }
 
     /** 1 where it was seen; 0 where what lies there is too even, and only goes along with what is around. */
@@ -140,10 +133,9 @@ public final class Flow {
             int height = from.height();
             float[] right = new float[width * height];
             float[] down = new float[width * height];
-            float[] error = new float[width * height];
             float[] sure = new float[width * height];
-            IntStream.range(0, height).parallel().forEach(y -> spread(y, right, down, error, sure));
-            return new Flow(width, height, scale, right, down, error, sure);
+            IntStream.range(0, height).parallel().forEach(y -> spread(y, right, down, sure));
+            return new Flow(width, height, scale, right, down, sure);
         }
 
         private void search(Patch patch, int column, int row) {
@@ -167,7 +159,7 @@ public final class Flow {
         }
 
         /** Each pixel moves as the patches over it do, the more of each the less it differs. */
-        private void spread(int y, float[] right, float[] down, float[] error, float[] sure) {
+        private void spread(int y, float[] right, float[] down, float[] sure) {
             int width = from.width();
             float[] weights = new float[width];
             int at = y * width;
@@ -187,7 +179,6 @@ public final class Flow {
                         weights[x] += weight;
                         right[at + x] += weight * patchRight[patch];
                         down[at + x] += weight * patchDown[patch];
-                        error[at + x] += weight * off;
                         sure[at + x] += seen[patch] ? weight : 0;
                     }
                 }
@@ -195,7 +186,6 @@ public final class Flow {
             for (int x = 0; x < width; x++) {
                 right[at + x] /= weights[x];
                 down[at + x] /= weights[x];
-                error[at + x] /= weights[x];
                 sure[at + x] /= weights[x];
             }
         }

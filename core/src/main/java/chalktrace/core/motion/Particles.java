@@ -12,17 +12,14 @@ final class Particles {
     private static final int CELLS = 26;
 
     /** Where less of what is around was seen, a particle would only go along with others. */
-    private static final double SURE = 0.25;
+    private static final double SURE = 0.7;
 
-    private static final double SURE_AT_FIRST = 0.7;
-
-    /** What differs by more grey levels from what it was a picture ago is another thing. */
-    private static final double MOST_ERROR = 14;
-
-    /** What moves by more than this, in the smallest parts of the flow, is followed back, and has to come out so near where it was. */
+    /** What moves by more than this, in the smallest parts of the flow, is followed back, and has to come out so near where it was, and to look so much alike. */
     private static final double MOVES = 0.5;
 
     private static final double BACK = 1;
+
+    private static final double ALIKE = 0.85;
 
     private static final int RADIUS = 7;
 
@@ -71,12 +68,7 @@ final class Particles {
         double toX = x + flow.right(x, y);
         double toY = y + flow.down(x, y);
         Luma whole = now.whole();
-        if (toX < 0
-                || toY < 0
-                || toX > whole.width() - 1
-                || toY > whole.height() - 1
-                || flow.sure(x, y) < SURE
-                || flow.error(x, y) > MOST_ERROR) {
+        if (toX < 0 || toY < 0 || toX > whole.width() - 1 || toY > whole.height() - 1) {
             return false;
         }
         double groundX = camera.x(x, y);
@@ -84,7 +76,7 @@ final class Particles {
         if (Math.hypot(toX - groundX, toY - groundY) > MOVES * flow.grain()) {
             Shift.Found back = shift.follow(
                     now, before, toX, toY, x, y, 1 + (int) Math.rint(Math.log(flow.grain()) / Math.log(2)));
-            if (Math.hypot(back.x() - x, back.y() - y) > BACK * flow.grain()) {
+            if (back.likeness() < ALIKE || Math.hypot(back.x() - x, back.y() - y) > BACK * flow.grain()) {
                 return false;
             }
         }
@@ -105,7 +97,7 @@ final class Particles {
                 double x = (column + 0.5) * cell;
                 double y = (row + 0.5) * cell;
                 boolean inside = x < width - 1 && y < height - 1;
-                if (!taken[row * columns + column] && inside && flow.sure(x, y) > SURE_AT_FIRST) {
+                if (!taken[row * columns + column] && inside && flow.sure(x, y) > SURE) {
                     living.add(new Particle(picture, x, y));
                 }
             }
