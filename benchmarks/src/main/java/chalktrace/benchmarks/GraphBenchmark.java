@@ -45,6 +45,10 @@ public class GraphBenchmark extends WithoutDisplay {
     @Param({"0", "20"})
     public int points;
 
+    /** Whether the tray, with its rows of measures and proposals, is shown beside. */
+    @Param({"false", "true"})
+    public boolean tray;
+
     private Session session;
     private Workbench workbench;
     private Node graph;
@@ -76,8 +80,7 @@ public class GraphBenchmark extends WithoutDisplay {
             String footage = session.shot().footage().get(0).id();
             session.document().apply(new Edit("points", shot -> shot.withTracks(tracks(footage))));
             session.view().stepProperty().set(Step.STUDY);
-            // The tray is another matter.
-            session.view().wholeWindowProperty().set(true);
+            session.view().wholeWindowProperty().set(!tray);
             return null;
         });
         OnFx.get(() -> {
