@@ -89,10 +89,10 @@ final class ProposalRows extends VBox {
                         limit,
                         spans,
                         new FlowPane(8, 2, onKeys, asAdvised));
+        Refresh.on(this, this::show, proposals.studyProperty(), work.movingProperty());
         Refresh.on(
-                this,
-                this::show,
-                proposals.studyProperty(),
+                find,
+                this::showFind,
                 work.movingProperty(),
                 work.session().document().shotProperty(),
                 work.session().footages().opened());
@@ -120,11 +120,15 @@ final class ProposalRows extends VBox {
         return row;
     }
 
+    /** Where there is something to look at, and no point. */
+    private void showFind() {
+        Rows.show(find, work.filmed().isEmpty() && moving.clip().isPresent());
+    }
+
     private void show() {
-        List<StudyWork.MovingTrack> filmed = work.filmed();
-        long untouched =
-                filmed.stream().filter(track -> track.steady().isPresent()).count();
-        Rows.show(find, filmed.isEmpty() && moving.clip().isPresent());
+        long untouched = work.filmed().stream()
+                .filter(track -> track.steady().isPresent())
+                .count();
         Rows.show(parts, untouched > 0);
         found.setText(Words.STUDY.count("from-what-moves", (int) untouched));
         List<MotionProposal> open = proposals.studyProperty().get().proposals();

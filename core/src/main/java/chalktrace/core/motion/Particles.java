@@ -23,12 +23,21 @@ final class Particles {
 
     private static final int RADIUS = 7;
 
+    /** In pictures with a shorter side nothing is to be seen. */
+    private static final int SMALLEST_SIDE = 24;
+
+    /** What comes no farther than this, in the smallest parts of the flow, rests; of a long rest only the end is kept. */
+    private static final double RESTS = 2;
+
+    private static final int LONG = 240;
+    private static final int END = 48;
+
     private final Shift shift = new Shift(RADIUS);
     private final List<Particle> ended = new ArrayList<>();
     private List<Particle> living = new ArrayList<>();
     private double grain = 1;
 
-    /** Those that go no farther, all of them after {@link #endAll}. */
+    /** Those that have moved; none goes on after this. */
     List<Particle> ended() {
         endAll();
         return ended;
@@ -39,13 +48,17 @@ final class Particles {
     }
 
     void endAll() {
-        ended.addAll(living);
+        end(living);
         living = new ArrayList<>();
+    }
+
+    private void end(List<Particle> some) {
+        some.stream().filter(particle -> particle.hasMoved(RESTS * grain)).forEach(ended::add);
     }
 
     /** On by a picture. @param n the number of the second one */
     void move(int n, Pyramid before, Pyramid now) {
-        if (Cuts.isBetween(before, now)) {
+        if (!isSame(before.whole(), now.whole()) || Cuts.isBetween(before, now)) {
             endAll();
             return;
         }
@@ -57,8 +70,15 @@ final class Particles {
         Warp camera = CameraMotion.of(flow, width, height);
         Map<Boolean, List<Particle>> goesOn = living.parallelStream()
                 .collect(Collectors.partitioningBy(particle -> moves(particle, flow, camera, before, now)));
-        ended.addAll(goesOn.get(false));
+        end(goesOn.get(false));
         living = new ArrayList<>(goesOn.get(true));
+    }
+
+    /** Whether both are of one size, and large enough. */
+    private static boolean isSame(Luma before, Luma now) {
+        return before.width() == now.width()
+                && before.height() == now.height()
+                && Math.min(now.width(), now.height()) >= SMALLEST_SIDE;
     }
 
     /** @return whether it is still there */
@@ -74,13 +94,15 @@ final class Particles {
         double groundX = camera.x(x, y);
         double groundY = camera.y(x, y);
         if (Math.hypot(toX - groundX, toY - groundY) > MOVES * flow.grain()) {
-            Shift.Found back = shift.follow(
-                    now, before, toX, toY, x, y, 1 + (int) Math.rint(Math.log(flow.grain()) / Math.log(2)));
+            Shift.Found back = shift.follow(now, before, toX, toY, x, y, 1 + flow.level());
             if (back.likeness() < ALIKE || Math.hypot(back.x() - x, back.y() - y) > BACK * flow.grain()) {
                 return false;
             }
         }
         particle.moveTo(toX, toY, groundX, groundY);
+        if (particle.steps() > LONG && !particle.hasMoved(RESTS * flow.grain())) {
+            particle.forgetAllBut(END);
+        }
         return true;
     }
 

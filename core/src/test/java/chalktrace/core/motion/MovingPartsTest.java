@@ -200,6 +200,35 @@ class MovingPartsTest {
                 .allMatch(part -> part.seen().lastPicture() < 12 || part.seen().firstPicture() >= 12);
     }
 
+    /** A thing that rests for longer than all of its rest is kept, and then goes away. */
+    @Test
+    void aMoveAfterALongRestIsFoundFromItsStartOn() throws Exception {
+        MovingClip moving = new MovingClip(1, FRAMES, 8, false, -1);
+        int rest = 260;
+        Luma resting = moving.picture(0);
+        HandHeldClip clip =
+                new HandHeldClip(frame -> frame <= rest ? resting : moving.picture(frame - rest), rest + 20, 1, 0);
+        MovingPart first = MovingParts.of(clip, 0, rest + 20, ON).get(0);
+        assertThat(first.seen().firstPicture()).isBetween(rest - 250, rest);
+        assertThat(first.seen().lastPicture()).isGreaterThan(rest + 10);
+        assertThat(first.seen()
+                        .at(rest)
+                        .orElseThrow()
+                        .distance(first.seen().places().get(0)))
+                .isLessThan(1);
+    }
+
+    @Test
+    void pixelsTooFewToSeeAnythingAndPicturesOfAnotherSizeHaveNoParts() throws Exception {
+        Particles particles = new Particles();
+        Luma small = new Luma(new byte[12], 4, 3);
+        particles.move(1, new Pyramid(small), new Pyramid(small));
+        Luma large = STEADY.luma(0);
+        particles.move(2, new Pyramid(small), new Pyramid(large));
+        particles.move(3, new Pyramid(large), new Pyramid(large));
+        assertThat(particles.ended()).isEmpty();
+    }
+
     @Test
     void onlyTheRangeIsLookedAtAndTheWorkCanBeCancelled() throws Exception {
         assertThat(MovingParts.of(new Damaged(STEADY, n -> n < 20 || n >= 50), 20, 50, ON))
