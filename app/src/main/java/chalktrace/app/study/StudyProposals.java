@@ -210,15 +210,22 @@ final class StudyProposals {
 
     /** Makes empty drawings on the current level where it shows nothing: on ones, twos or threes as is advised for each span. */
     void makeDrawingsAsAdvised() {
-        List<SpanAdvice> spans = new ArrayList<>(study.get().spans());
-        if (!spans.isEmpty()) {
-            int last = spans.get(spans.size() - 1).to();
-            int end = session.shot().setup().length();
-            if (last < end) {
-                spans.add(new SpanAdvice(last, end, end - last, ""));
-            }
+        List<SpanAdvice> spans = new ArrayList<>();
+        int end = -1;
+        for (SpanAdvice span : study.get().spans()) {
+            hold(end, span.from(), spans);
+            spans.add(span);
+            end = span.to();
         }
+        hold(end, session.shot().setup().length(), spans);
         makeDrawings(spans);
+    }
+
+    /** Where nothing is advised, after what was: one drawing. */
+    private static void hold(int from, int to, List<SpanAdvice> spans) {
+        if (from >= 0 && from < to) {
+            spans.add(new SpanAdvice(from, to, to - from, ""));
+        }
     }
 
     private void makeDrawings(List<SpanAdvice> spans) {

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * What a measured movement proposes: keys where it starts, stops and turns, breakdowns between them, contacts, jumps that want a smear, and on how many frames each
@@ -101,6 +102,11 @@ public record Study(
                 List<MovingPoint.Stretch> rests,
                 double extent) {
 
+            /** Whether it is on most frames of a span. */
+            boolean isKnown(int from, int to) {
+                return 2 * IntStream.rangeClosed(from, to).filter(point::knows).count() > to - from;
+            }
+
             /** How far it reaches about a frame, in px. */
             double reach(int frame) {
                 return smooth.extent(frame - AROUND, frame + AROUND);
@@ -139,9 +145,12 @@ public record Study(
             for (int i = 0; i + 1 < keys.size(); i++) {
                 int from = keys.get(i).frame();
                 int to = keys.get(i + 1).frame();
-                spans.add(span(from, to));
-                if (to - from >= 2 && !isHeld(from, to)) {
-                    breakdowns.add(breakdown(from, to));
+                // Of what nobody has seen nothing is said.
+                if (movers.stream().anyMatch(mover -> mover.isKnown(from, to))) {
+                    spans.add(span(from, to));
+                    if (to - from >= 2 && !isHeld(from, to)) {
+                        breakdowns.add(breakdown(from, to));
+                    }
                 }
             }
             return new Study(keys, breakdowns, contacts(), smears(), spans);
@@ -268,7 +277,7 @@ public record Study(
             for (Mover mover : movers) {
                 boolean rests =
                         mover.rests().stream().anyMatch(rest -> rest.first() <= from + 1 && rest.last() >= to - 1);
-                if (!rests && mover.point().knows(from) && mover.point().knows(to)) {
+                if (!rests && mover.isKnown(from, to)) {
                     return false;
                 }
             }

@@ -280,6 +280,18 @@ class StudyTest {
         return new MovingPoint(name, 0, places, new double[places.length]);
     }
 
+    /** A point that is lost while it rests, and found again much later. */
+    @Test
+    void ofASpanInWhichNothingIsKnownNothingIsAdvised() {
+        MovingPoint way = named("hand", new int[] {0, 10, 30, 120, 140, 160}, new double[] {0, 0, 300, 300, 0, 0});
+        double[] x = new double[161];
+        Arrays.setAll(x, frame -> frame > 40 && frame < 110 ? Double.NaN : way.x(frame));
+        Study study = Study.of(List.of(new MovingPoint("hand", 0, x, new double[x.length])), USUAL);
+        assertThat(study.spans()).isNotEmpty().noneMatch(span -> span.from() < 60 && span.to() > 90);
+        assertThat(study.breakdowns()).isNotEmpty().noneMatch(breakdown -> Math.abs(breakdown.frame() - 75) < 30);
+        assertThat(Study.of(List.of(way), USUAL).spans()).anyMatch(span -> span.from() < 60 && span.to() > 90);
+    }
+
     @Test
     void aGapInThePathMakesNoTurn() {
         double[] x = new double[60];
