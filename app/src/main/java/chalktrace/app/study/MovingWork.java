@@ -38,8 +38,7 @@ final class MovingWork {
     /** Looks at the pictures that the shot shows, in the background. */
     void find() {
         Shot shot = session.shot();
-        clip().flatMap(clip -> work.onShot(shot, clip, anywhere(clip)))
-                .ifPresent(on -> find(shot, clip().orElseThrow(), pictures(shot, on)));
+        clip().ifPresent(clip -> work.onShot(shot, clip, anywhere(clip)).ifPresent(on -> find(shot, clip, on)));
     }
 
     private static Track anywhere(Footage clip) {
@@ -54,11 +53,12 @@ final class MovingWork {
                 .summaryStatistics();
     }
 
-    private void find(Shot shot, Footage clip, IntSummaryStatistics pictures) {
+    private void find(Shot shot, Footage clip, TrackOnShot on) {
         session.proposals()
                 .find(
                         Words.STUDY.of("finding-what-moves", clip.name()),
                         job -> {
+                            IntSummaryStatistics pictures = pictures(shot, on);
                             try (Reference reference = References.open(clip, shot)) {
                                 return MovingParts.of(
                                         reference.of(clip, shot.setup()),
