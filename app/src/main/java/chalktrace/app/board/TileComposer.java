@@ -1,5 +1,6 @@
 package chalktrace.app.board;
 
+import chalktrace.app.kernel.Workers;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.Haste;
 import chalktrace.core.render.PixelTile;
@@ -10,7 +11,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -39,16 +39,8 @@ final class TileComposer {
     }
 
     private final FrameComposer composer;
-    private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, task -> {
-        Thread made = new Thread(task, "compose");
-        made.setDaemon(true);
-        return made;
-    });
-    private final ExecutorService warming = Executors.newSingleThreadExecutor(task -> {
-        Thread made = new Thread(task, "make ready");
-        made.setDaemon(true);
-        return made;
-    });
+    private final ExecutorService threads = Workers.few("compose", THREADS);
+    private final ExecutorService warming = Workers.one("make ready");
     private Pass waiting;
 
     /** How many were asked for; who composes ahead stops when it rises. */

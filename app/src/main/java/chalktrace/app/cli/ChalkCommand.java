@@ -31,6 +31,7 @@ import picocli.CommandLine.ScopeType;
             OnsetsCommand.class,
             MouthsCommand.class,
             SyncCommand.class,
+            CheckCommand.class,
             CheckFileCommand.class,
             CommandLine.HelpCommand.class
         })
@@ -54,7 +55,7 @@ public final class ChalkCommand implements Callable<Integer> {
         return opener.open(null, false, new WindowOptions());
     }
 
-    /** Runs one command. @return the exit code: 0, 1 for bad input, 2 for bad usage */
+    /** Runs one command. @return the exit code: 0, 1 for bad input, 2 for bad usage, 3 when a check has found something */
     public static int run(PrintWriter out, PrintWriter err, WindowOptions.Opener opener, String... arguments) {
         CommandLine line = new CommandLine(new ChalkCommand(opener));
         line.setOut(out);

@@ -1,5 +1,6 @@
 package chalktrace.app.finish;
 
+import chalktrace.app.cards.FindingList;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
@@ -29,7 +30,7 @@ final class FinishRows extends VBox {
         getStyleClass().add("step-rows");
         withFootage.setId("with-footage");
         withFootage.setFocusTraversable(false);
-        getChildren().addAll(Rows.section(Words.FINISH.of("export")), facts, withFootage);
+        getChildren().addAll(FindingList.whole(session), Rows.section(Words.FINISH.of("export")), facts, withFootage);
         for (Exporter exporter : Exporters.all()) {
             boolean first = exporter == Exporters.all().get(0);
             Runnable run = () -> files.export(exporter, session.shot().name())
@@ -42,7 +43,6 @@ final class FinishRows extends VBox {
             button.setMaxWidth(Double.MAX_VALUE);
             getChildren().add(button);
         }
-        getChildren().add(Rows.hint(Words.FINISH.of("possible-mistakes-in-the-exposure")));
         session.document().shotProperty().addListener(changed -> show());
         show();
     }

@@ -39,6 +39,12 @@ public final class Shelf {
     /** Of the open shot, as it was when that was opened or saved last; null for one that was never saved. */
     private volatile ShotPlace place;
 
+    /** What is being written; null for nothing. */
+    private Shot saving;
+
+    /** What waits for the end of that. */
+    private final List<Runnable> afterSaving = new ArrayList<>();
+
     /** The place of which it was told that it has gone. */
     private ShotPlace told;
 
@@ -202,7 +208,8 @@ public final class Shelf {
                 .filter(found -> found.shot().filter(document::hasBeen).isPresent())
                 .map(Found::leftover)
                 .toList();
-        jobs.run(
+        saving = shot;
+        Jobs.Job save = jobs.run(
                 Words.DESK.of("save-file", target.getFileName()),
                 job -> {
                     requireThere(before, target);
@@ -228,6 +235,27 @@ public final class Shelf {
                     }
                 },
                 notices::problem);
+        // Told before what came of it; what waits looks at that.
+        save.whenEnded(() -> Platform.runLater(() -> endSaving(shot)));
+    }
+
+    private void endSaving(Shot shot) {
+        if (saving == shot) {
+            saving = null;
+            List<Runnable> waiting = List.copyOf(afterSaving);
+            afterSaving.clear();
+            waiting.forEach(Runnable::run);
+        }
+    }
+
+    /** Whether the shot as it is now is just being written. On the FX thread. */
+    public boolean isSavingAll() {
+        return saving != null && saving == document.shot();
+    }
+
+    /** Hears on the FX thread when what is being written is saved, or could not be. */
+    public void whenSavingEnds(Runnable then) {
+        afterSaving.add(then);
     }
 
     /** A shot that nobody has named goes by the name of its file. */

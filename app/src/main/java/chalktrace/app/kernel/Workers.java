@@ -18,9 +18,14 @@ public final class Workers {
 
     /** One thread, which takes one piece of work after the other. */
     public static ExecutorService one(String name) {
+        return few(name, 1);
+    }
+
+    /** A few threads, which share what there is to do; after their end nothing more is done, and nobody is told. */
+    public static ExecutorService few(String name, int count) {
         return new ThreadPoolExecutor(
-                1,
-                1,
+                count,
+                count,
                 0,
                 TimeUnit.SECONDS,
                 new LinkedBlockingQueue<>(),

@@ -13,7 +13,6 @@ import chalktrace.core.edit.timing.OntoTwos;
 import chalktrace.core.edit.timing.ShotTimingEdits;
 import chalktrace.core.edit.timing.TimingEdits;
 import chalktrace.core.shot.Exposure;
-import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SpanExposures;
@@ -86,14 +85,6 @@ public final class Timing {
                 check();
             }
         });
-    }
-
-    /** A finding as a sentence. */
-    public String words(Finding finding) {
-        Shot shot = document.shown();
-        String level = shot.level(finding.level()).map(Level::name).orElse("");
-        return Words.TRACE.of(
-                "check." + finding.check(), level, shot.setup().number(finding.frame()), finding.drawing());
     }
 
     /** The span that was chosen on the bench; null for none. */

@@ -12,6 +12,7 @@ import chalktrace.core.sound.SoundSource;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.sound.SoundFiles;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
@@ -31,6 +32,9 @@ public final class Sounds implements SoundSource {
     private final ObservableMap<String, String> problems = FXCollections.observableHashMap();
     private final ReadOnlyObjectWrapper<ShotMix> mix = new ReadOnlyObjectWrapper<>();
     private final ExecutorService thread = Workers.one("read sound");
+
+    /** Files that wait to be read, or are being read. */
+    private final Set<String> reading = new HashSet<>();
 
     public Sounds(Document document, OutsideMedia outside) {
         this.document = document;
@@ -78,7 +82,7 @@ public final class Sounds implements SoundSource {
         for (String file : wanted) {
             if (outside.isHeldBack(file)) {
                 problems.put(file, OutsideMedia.HELD_BACK);
-            } else if (!byFile.containsKey(file) && !problems.containsKey(file)) {
+            } else if (!byFile.containsKey(file) && !problems.containsKey(file) && reading.add(file)) {
                 thread.execute(() -> read(file));
             }
         }
@@ -88,15 +92,21 @@ public final class Sounds implements SoundSource {
     private void read(String file) {
         try {
             Peaks peaks = new Peaks(SoundFiles.read(Path.of(file)));
-            Platform.runLater(() -> {
-                // The shot may have let go of it while it was read.
-                if (isWanted(file)) {
-                    byFile.put(file, peaks);
-                    remix();
-                }
-            });
+            Platform.runLater(() -> ended(file, () -> byFile.put(file, peaks)));
         } catch (UnreadableException e) {
-            Platform.runLater(() -> problems.put(file, e.getMessage()));
+            Platform.runLater(() -> ended(file, () -> problems.put(file, e.getMessage())));
+        } catch (RuntimeException | Error e) {
+            Platform.runLater(() -> reading.remove(file));
+            throw e;
+        }
+    }
+
+    /** The shot may have let go of a file while it was read. */
+    private void ended(String file, Runnable taken) {
+        reading.remove(file);
+        if (isWanted(file)) {
+            taken.run();
+            remix();
         }
     }
 

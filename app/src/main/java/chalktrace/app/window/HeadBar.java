@@ -138,7 +138,15 @@ final class HeadBar extends HBox {
         visible(silent, !session.transport().audibleProperty().get());
         String doubt = session.footages().doubtProperty().get();
         boolean settling = session.footages().settlingProperty().get();
-        reading.setText(settling || doubt == null ? Words.DESK.of("reading-the-picture") : doubt);
+        boolean reads = settling || doubt == null;
+        reading.setText(reads ? Words.DESK.of("reading-the-picture") : Words.DESK.of("picture-may-be-wrong"));
+        reading.setTooltip(reads ? null : new Tooltip(doubt));
+        reading.setOnMouseClicked(event -> {
+            String now = session.footages().doubtProperty().get();
+            if (now != null) {
+                session.notices().problem(now);
+            }
+        });
         visible(reading, settling || doubt != null);
         Footages.Seen from = session.footages().seenProperty().get();
         seen.setText(from == Footages.Seen.PROXY ? Words.DESK.of("showing-proxy") : Words.DESK.of("showing-original"));

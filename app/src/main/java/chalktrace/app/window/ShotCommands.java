@@ -115,6 +115,10 @@ final class ShotCommands {
             then.run();
             return;
         }
+        if (session.shelf().isSavingAll()) {
+            session.shelf().whenSavingEnds(() -> whenWorkIsSafe(then));
+            return;
+        }
         ButtonType answer = ask(
                 Words.DESK.of("save-first", session.shot().name()),
                 Words.DESK.of("it-has-changes-that-are"),

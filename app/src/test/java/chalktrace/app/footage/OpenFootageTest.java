@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import chalktrace.app.footage.OpenSource.Found;
 import chalktrace.app.footage.OpenSource.Origin;
+import chalktrace.core.testing.Patience;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.Progress;
 import chalktrace.media.export.PngFiles;
@@ -42,7 +43,7 @@ class OpenFootageTest {
     }
 
     private static <T> T onFx(Callable<T> call) throws Exception {
-        return WaitForAsyncUtils.asyncFx(call).get(30, TimeUnit.SECONDS);
+        return WaitForAsyncUtils.asyncFx(call).get(Patience.seconds(), TimeUnit.SECONDS);
     }
 
     private Optional<Found> find(int n, boolean atRest, boolean running) throws Exception {
@@ -50,7 +51,7 @@ class OpenFootageTest {
     }
 
     private Found await(int n, boolean atRest, boolean running, Origin origin) throws Exception {
-        WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> find(n, atRest, running)
+        WaitForAsyncUtils.waitFor(Patience.seconds(), TimeUnit.SECONDS, () -> find(n, atRest, running)
                 .filter(found -> found.origin() == origin)
                 .isPresent());
         return find(n, atRest, running).orElseThrow();

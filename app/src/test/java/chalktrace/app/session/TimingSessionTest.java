@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.testing.BareSession;
+import chalktrace.app.words.FindingWords;
 import chalktrace.core.check.Finding;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Mark;
@@ -143,7 +144,7 @@ class TimingSessionTest {
         List<Finding> found = bare.get(() -> timing.findingsProperty().get());
         assertThat(found).allMatch(finding -> finding.check().equals("empty-shown"));
         // Frames are told in the shot's numbering, from 1.
-        assertThat(bare.get(() -> timing.words(found.get(0))))
+        assertThat(bare.get(() -> FindingWords.onScreen(bare.shot(), found.get(0))))
                 .contains("drawing 3")
                 .contains("frame 3");
     }

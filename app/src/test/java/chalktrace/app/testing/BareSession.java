@@ -3,6 +3,7 @@ package chalktrace.app.testing;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.testing.Patience;
 import chalktrace.media.sound.SilentOut;
 import chalktrace.media.sound.SoundOut;
 import java.nio.file.Path;
@@ -14,8 +15,6 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** A session without a window, on the FX thread. */
 public final class BareSession implements AutoCloseable {
-
-    private static final int LONGEST_WAIT_SECONDS = 30;
 
     public final Session session;
 
@@ -41,7 +40,7 @@ public final class BareSession implements AutoCloseable {
 
     public <T> T get(Callable<T> call) {
         try {
-            return WaitForAsyncUtils.asyncFx(call).get(LONGEST_WAIT_SECONDS, TimeUnit.SECONDS);
+            return WaitForAsyncUtils.asyncFx(call).get(Patience.seconds(), TimeUnit.SECONDS);
         } catch (InterruptedException | ExecutionException | TimeoutException e) {
             throw new AssertionError(e);
         }
@@ -50,7 +49,7 @@ public final class BareSession implements AutoCloseable {
     /** Waits until something is so, as seen on the FX thread. */
     public void await(Callable<Boolean> condition) {
         try {
-            WaitForAsyncUtils.waitFor(LONGEST_WAIT_SECONDS, TimeUnit.SECONDS, () -> get(condition));
+            WaitForAsyncUtils.waitFor(Patience.seconds(), TimeUnit.SECONDS, () -> get(condition));
         } catch (TimeoutException e) {
             throw new AssertionError(
                     "waited in vain; notice: "

@@ -9,6 +9,7 @@ import chalktrace.app.trace.work.TraceWork;
 import chalktrace.app.window.Workbench;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.stroke.PenSample;
+import chalktrace.core.testing.Patience;
 import chalktrace.media.sound.SilentOut;
 import chalktrace.media.sound.SoundOut;
 import java.nio.file.Path;
@@ -28,8 +29,6 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** The program's window, opened for a test. */
 public final class OpenWindow {
-
-    private static final int LONGEST_WAIT_SECONDS = 30;
 
     public final AnsweredFiles files = new AnsweredFiles();
     public final Session session;
@@ -85,9 +84,9 @@ public final class OpenWindow {
     /** Waits until something is so, as seen on the FX thread. */
     public void await(Callable<Boolean> condition) {
         try {
-            WaitForAsyncUtils.waitFor(LONGEST_WAIT_SECONDS, TimeUnit.SECONDS, () -> onFx(condition));
+            WaitForAsyncUtils.waitFor(Patience.seconds(), TimeUnit.SECONDS, () -> onFx(condition));
         } catch (TimeoutException e) {
-            throw new AssertionError("waited " + LONGEST_WAIT_SECONDS + " s in vain; " + onFx(this::state), e);
+            throw new AssertionError("waited " + Patience.seconds() + " s in vain; " + onFx(this::state), e);
         }
     }
 

@@ -5,6 +5,7 @@ import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.stroke.Stroke;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** Takes what has no partner of its own along with the lines that have: strokes, paint that lines bound, pictures. */
@@ -15,12 +16,16 @@ public final class Carried {
     private final List<Polyline> before;
     private final List<Polyline> now;
     private final boolean early;
+    private final LocalMoves moves;
 
     /** @param early whether what is carried comes from the first drawing */
     Carried(List<Polyline> before, List<Polyline> now, boolean early) {
         this.before = before;
         this.now = now;
         this.early = early;
+        double[] trust = new double[before.size()];
+        Arrays.fill(trust, 1);
+        moves = new LocalMoves(before, now, trust, Math.max(1, WholeMove.extent(before)), 1);
     }
 
     /** Whether it is the first drawing's strokes, paint and pictures that are carried, and not the second's. */
@@ -28,24 +33,13 @@ public final class Carried {
         return early;
     }
 
-    /** A stroke moved as stiffly as the line that it is closest to. */
+    /** A stroke moved as stiffly as the lines about it on the whole. */
     public Stroke stroke(Stroke stroke) {
         if (before.isEmpty()) {
             return stroke;
         }
-        Polyline line = Polyline.of(stroke.curve(), POINTS);
-        int closest = 0;
-        double least = Double.MAX_VALUE;
-        for (int k = 0; k < before.size(); k++) {
-            for (int p = 0; p < POINTS; p++) {
-                double away = before.get(k).squaredDistance(line.x()[p], line.y()[p]);
-                if (away < least) {
-                    least = away;
-                    closest = k;
-                }
-            }
-        }
-        return stroke.withCurve(stroke.curve().transformed(moveOf(closest).transform()));
+        Similarity move = moves.about(Polyline.of(stroke.curve(), POINTS), -1);
+        return stroke.withCurve(stroke.curve().transformed(move.transform()));
     }
 
     /** Paint whose every corner follows the line that it is closest to, holes as well. */
@@ -54,14 +48,34 @@ public final class Carried {
             return fill;
         }
         List<double[]> rings = new ArrayList<>();
+        List<Polyline> were = new ArrayList<>();
+        List<Polyline> are = new ArrayList<>();
         for (int r = 0; r < fill.area().rings(); r++) {
             double[] ring = fill.area().ring(r);
+            were.add(corners(ring));
             for (int i = 0; i < ring.length; i += 2) {
                 follow(ring, i);
             }
             rings.add(ring);
+            are.add(corners(ring));
         }
-        return new Fill(fill.chalk(), Contours.of(rings));
+        // Its colours go along with the area as a whole.
+        return new Fill(
+                fill.chalk(),
+                Contours.of(rings),
+                fill.gradient()
+                        .map(colours ->
+                                colours.transformed(Similarity.fitted(were, are).transform())));
+    }
+
+    private static Polyline corners(double[] ring) {
+        int count = ring.length / 2;
+        Polyline out = new Polyline(new double[count], new double[count], new double[count]);
+        for (int i = 0; i < count; i++) {
+            out.x()[i] = ring[2 * i];
+            out.y()[i] = ring[2 * i + 1];
+        }
+        return out;
     }
 
     private void follow(double[] ring, int at) {
@@ -102,9 +116,5 @@ public final class Carried {
         return before.isEmpty()
                 ? picture
                 : picture.transformed(Similarity.fitted(before, now).transform());
-    }
-
-    private Similarity moveOf(int line) {
-        return Similarity.rigid(before.get(line), now.get(line), 1);
     }
 }

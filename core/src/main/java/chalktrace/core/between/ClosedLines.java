@@ -3,8 +3,14 @@ package chalktrace.core.between;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Where a closed line starts is chance: of all starts the one is taken by which it moves along with the strokes about it. */
+/**
+ * Where a closed line starts is chance: of all starts the one is taken by which its shape fits best, and, of a round one, by which it turns as the strokes
+ * about it do.
+ */
 final class ClosedLines {
+
+    /** A turn of one radian beside what is about it counts as much as this share of the line's length in shape. */
+    private static final double TURN = 0.05;
 
     private ClosedLines() {}
 
@@ -24,19 +30,19 @@ final class ClosedLines {
             }
         }
         double turn = 0;
+        double length = Math.max(1, (line.length() + partner.length()) / 2);
         if (!a.isEmpty()) {
             Similarity about = Similarity.fitted(a, b);
             turn = Math.atan2(about.ay(), about.ax());
         }
-        Similarity move = new Similarity(Math.cos(turn), Math.sin(turn), partner.middleX(), partner.middleY());
-        Polyline wanted = line.moved(new Similarity(1, 0, -line.middleX(), -line.middleY()))
-                .moved(move);
         Polyline best = partner;
         double least = Double.MAX_VALUE;
         for (Polyline way : List.of(partner, partner.reversed())) {
             for (int start = 0; start < line.count() - 1; start++) {
                 Polyline shifted = way.startedAt(start);
-                double off = shifted.distance(wanted);
+                Similarity onto = Similarity.rigid(line, shifted, 1);
+                double beside = Math.abs(Math.IEEEremainder(Math.atan2(onto.ay(), onto.ax()) - turn, 2 * Math.PI));
+                double off = onto.distance(line, shifted) / length + TURN * beside;
                 if (off < least) {
                     least = off;
                     best = shifted;

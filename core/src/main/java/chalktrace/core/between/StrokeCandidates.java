@@ -21,6 +21,7 @@ final class StrokeCandidates {
     private static final double PIECE = 0.35;
     private static final double PLACE = 0.35;
     private static final double TURN = 0.12;
+    private static final double CLOSED_TURN = 0.15;
     private static final double ORDER = 0.02;
     private static final double OTHER_CHALK = 0.2;
     private static final double OTHER_PART = 2;
@@ -112,8 +113,16 @@ final class StrokeCandidates {
         double ratio = toLength[j] / Math.max(1e-3, fromLength[i] * growth);
         double forLength = LENGTH * Math.abs(Math.log(Math.max(1e-3, ratio)));
         double besides = besides(i, j);
+        boolean closed = line.isClosed() && other.isClosed();
         if (mayCount(all, forLength + besides)) {
-            add(all, candidate(i, j, line, other, reversed, forLength, besides));
+            add(
+                    all,
+                    closed
+                            ? fromAnyStart(i, j, line, other, reversed, forLength, besides)
+                            : candidate(i, j, line, other, reversed, forLength, besides));
+        }
+        if (closed) {
+            return;
         }
         if (!mayCount(all, PIECE + besides)) {
             return;
@@ -158,6 +167,27 @@ final class StrokeCandidates {
         return ORDER * order + (a.chalk().equals(b.chalk()) ? 0 : OTHER_CHALK) + part;
     }
 
+    /** Where a closed line starts is chance: the start that fits best, and of those that fit as well the one that turns least. */
+    private Candidate fromAnyStart(
+            int i, int j, Polyline line, Polyline other, boolean reversed, double forLength, double besides) {
+        Candidate best = null;
+        double least = Double.MAX_VALUE;
+        for (int start = 0; start < other.count() - 1; start++) {
+            Candidate candidate = candidate(i, j, line, other.startedAt(start), reversed, forLength, besides);
+            double turn = Math.abs(turnBeside(candidate.move()));
+            if (candidate.cost() + CLOSED_TURN * turn < least) {
+                least = candidate.cost() + CLOSED_TURN * turn;
+                best = candidate;
+            }
+        }
+        return best;
+    }
+
+    /** By how much more a move turns than the drawing as a whole, in radians. */
+    private double turnBeside(Similarity move) {
+        return Math.IEEEremainder(Math.atan2(move.ay(), move.ax()) - Math.atan2(whole.ay(), whole.ax()), 2 * Math.PI);
+    }
+
     private Candidate candidate(
             int i, int j, Polyline line, Polyline other, boolean reversed, double forLength, double besides) {
         Similarity move = Similarity.rigid(line, other, growth);
@@ -166,8 +196,7 @@ final class StrokeCandidates {
         double off = move.distance(line, other) / Math.max(1, forLength == PIECE ? shorter : (shorter + longer) / 2);
         double placeX = other.middleX() - whole.x(line.middleX(), line.middleY());
         double placeY = other.middleY() - whole.y(line.middleX(), line.middleY());
-        double turn = Math.abs(
-                Math.IEEEremainder(Math.atan2(move.ay(), move.ax()) - Math.atan2(whole.ay(), whole.ax()), 2 * Math.PI));
+        double turn = Math.abs(turnBeside(move));
         double cost =
                 SHAPE * off + forLength + PLACE * Math.hypot(placeX, placeY) / size + TURN * turn / Math.PI + besides;
         return new Candidate(j, reversed, cost, move);

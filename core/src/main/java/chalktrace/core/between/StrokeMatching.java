@@ -53,6 +53,26 @@ public final class StrokeMatching {
     /** What is believed in less keeps the support that it had. */
     private static final double HOPELESS = 1e-3;
 
+    /** So often, what lies about a stroke is asked where it should come to. */
+    private static final int LOCAL_ROUNDS = 3;
+
+    /** What that costs at most, and how far off that is, in shares of the drawing's size. */
+    private static final double ASTRAY = 1.3;
+
+    private static final double FAR_ASTRAY = 0.15;
+
+    /** A pair that costs one more is trusted less by e to the power of this. */
+    private static final double TRUST = 2;
+
+    /** No pair costs more: so much cost strokes that are no candidates of each other. */
+    private static final double MOST_TOTAL = 3.5;
+
+    /** A pair whose other candidates cost this much more is taken even where its own cost is high. */
+    private static final double MARGIN = 0.1;
+
+    /** A pair whose other candidates cost no more than this beyond it is unsure. */
+    private static final double SURE = 0;
+
     /** A stroke on its own, or one with all support, finds a partner only up to this cost. */
     private static final double DEAREST = 0.9;
 
@@ -85,8 +105,12 @@ public final class StrokeMatching {
         static final Span WHOLE = new Span(0, 1, List.of());
     }
 
-    /** @param leftOver strokes of the first without a partner, @param added strokes of the second without one */
-    public record Matched(List<Pair> pairs, List<Integer> leftOver, List<Integer> added) {}
+    /**
+     * @param leftOver strokes of the first without a partner
+     * @param added strokes of the second without one
+     * @param unsure strokes of the first that have a partner while another would do as well: their pair wants to be looked at
+     */
+    public record Matched(List<Pair> pairs, List<Integer> leftOver, List<Integer> added, List<Integer> unsure) {}
 
     /** @param cost by itself, @param reversed whether the partner runs the other way, @param move that lays the stroke onto it */
     record Candidate(int with, boolean reversed, double cost, Similarity move) {}
@@ -105,6 +129,9 @@ public final class StrokeMatching {
     private double[] alone;
 
     private double[][] support;
+
+    /** What each candidate costs for lying elsewhere than those about it say. */
+    private double[][] astray;
 
     /** Of each stroke the candidates that can support others in this round. */
     private int[][] likely;
@@ -140,13 +167,25 @@ public final class StrokeMatching {
         for (int round = 0; round < ROUNDS; round++) {
             agree(1 + SHARPENING * round / ROUNDS);
         }
-        Map<Integer, Pair> pairs = new HashMap<>();
+        astray = new double[first.size()][];
+        for (int i = 0; i < astray.length; i++) {
+            astray[i] = new double[candidates.get(i).size()];
+        }
         int[] found = Assignment.of(costs(fixed));
+        for (int round = 0; round < LOCAL_ROUNDS; round++) {
+            localize(found);
+            found = Assignment.of(costs(fixed));
+        }
+        Map<Integer, Pair> pairs = new HashMap<>();
+        List<Integer> unsure = new ArrayList<>();
         for (int i = 0; i < found.length; i++) {
             int j = found[i];
             Optional<Candidate> best = j < 0 ? Optional.empty() : best(i, j);
-            if (best.isPresent() && (fixed.containsKey(i) || isGood(i, best.get()))) {
+            if (best.isPresent() && (fixed.containsKey(i) || isGood(i, best.get()) || margin(i, j) > MARGIN)) {
                 pairs.put(i, new Pair(i, j, best.get().reversed()));
+                if (!fixed.containsKey(i) && margin(i, j) <= SURE) {
+                    unsure.add(i);
+                }
             }
         }
         Set<Integer> taken = new HashSet<>();
@@ -167,7 +206,31 @@ public final class StrokeMatching {
                 added.add(j);
             }
         }
-        return new Matched(out, leftOver, added);
+        return new Matched(out, leftOver, added, unsure);
+    }
+
+    /** What lies about a stroke says where it should come to: the farther from there a candidate lies, the dearer it is. @param found partners so far */
+    private void localize(int[] found) {
+        List<Polyline> moved = new ArrayList<>();
+        double[] trust = new double[first.size()];
+        for (int i = 0; i < found.length; i++) {
+            Optional<Candidate> best = found[i] < 0 ? Optional.empty() : best(i, found[i]);
+            int known = i;
+            moved.add(best.map(candidate -> from.get(known).moved(candidate.move()))
+                    .orElse(null));
+            trust[i] = best.map(candidate ->
+                            Math.exp(-TRUST * total(known, candidates.get(known).indexOf(candidate))))
+                    .orElse(0.0);
+        }
+        LocalMoves moves = new LocalMoves(from, moved, trust, size, growth);
+        for (int i = 0; i < astray.length; i++) {
+            Polyline line = from.get(i);
+            Polyline wanted = line.moved(moves.about(line, i));
+            for (int c = 0; c < astray[i].length; c++) {
+                double off = line.moved(candidates.get(i).get(c).move()).distance(wanted);
+                astray[i][c] = ASTRAY * Math.min(1, off / (FAR_ASTRAY * size));
+            }
+        }
     }
 
     /** To begin with, each stroke believes in its candidates by their cost. */
@@ -331,7 +394,7 @@ public final class StrokeMatching {
     private double[][] costs(Map<Integer, Integer> fixed) {
         double[][] costs = new double[first.size()][second.size()];
         for (int i = 0; i < costs.length; i++) {
-            Arrays.fill(costs[i], DEAREST + 1);
+            Arrays.fill(costs[i], MOST_TOTAL);
             for (int c = 0; c < candidates.get(i).size(); c++) {
                 Candidate candidate = candidates.get(i).get(c);
                 costs[i][candidate.with()] = Math.min(costs[i][candidate.with()], total(i, c));
@@ -344,7 +407,8 @@ public final class StrokeMatching {
     }
 
     private double total(int i, int c) {
-        return Math.min(DEAREST + 1, candidates.get(i).get(c).cost() + SUPPORT * COST_UNIT * (1 - support[i][c]));
+        return Math.min(
+                MOST_TOTAL, astray[i][c] + candidates.get(i).get(c).cost() + SUPPORT * COST_UNIT * (1 - support[i][c]));
     }
 
     private Optional<Candidate> best(int i, int j) {
@@ -358,6 +422,28 @@ public final class StrokeMatching {
             }
         }
         return Optional.ofNullable(best);
+    }
+
+    /** By how much the cheapest other partner that either of two strokes could have costs more than they do as a pair. */
+    private double margin(int i, int j) {
+        double mine = Double.MAX_VALUE;
+        double next = MOST_TOTAL;
+        for (int c = 0; c < candidates.get(i).size(); c++) {
+            double total = total(i, c);
+            if (candidates.get(i).get(c).with() == j) {
+                mine = Math.min(mine, total);
+            } else {
+                next = Math.min(next, total);
+            }
+        }
+        for (int other = 0; other < first.size(); other++) {
+            for (int c = 0; c < candidates.get(other).size() && other != i; c++) {
+                if (candidates.get(other).get(c).with() == j) {
+                    next = Math.min(next, total(other, c));
+                }
+            }
+        }
+        return next - mine;
     }
 
     private boolean isGood(int i, Candidate candidate) {

@@ -1,6 +1,5 @@
 package chalktrace.core.edit;
 
-import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
@@ -67,13 +66,13 @@ public final class ChalkEdits {
             }
             boolean has = drawing.strokes().stream()
                             .anyMatch(stroke -> stroke.chalk().equals(from))
-                    || drawing.fills().stream().anyMatch(fill -> fill.chalk().equals(from));
+                    || drawing.fills().stream().anyMatch(fill -> fill.chalks().anyMatch(from::equals));
             if (has) {
                 out = out.with(drawing.withStrokes(drawing.strokes().stream()
                                 .map(stroke -> stroke.chalk().equals(from) ? stroke.withChalk(to) : stroke)
                                 .toList())
                         .withFills(drawing.fills().stream()
-                                .map(fill -> fill.chalk().equals(from) ? new Fill(to, fill.area()) : fill)
+                                .map(fill -> fill.withChalks(chalk -> chalk.equals(from) ? to : chalk))
                                 .toList()));
             }
         }

@@ -60,7 +60,12 @@ final class StrokePainter {
                 Fill fill = ((DrawingItem.Paint) item).fill();
                 Shape shape = toDevice.createTransformedShape(fill.area().path());
                 covered = joined(covered, shape);
-                inked.add(filled(shape, color(chalks.apply(fill.chalk()), look)));
+                Function<String, Color> color = chalk -> color(chalks.apply(chalk), look);
+                inked.add(filled(
+                        shape,
+                        fill.gradient()
+                                .map(gradient -> GradientPaints.of(gradient, color, toDevice))
+                                .orElseGet(() -> color.apply(fill.chalk()))));
             } else if (look.isChalk() && item instanceof DrawingItem.Picture) {
                 PastedPicture picture = ((DrawingItem.Picture) item).picture();
                 covered = joined(covered, toDevice.createTransformedShape(picture.edge()));

@@ -33,12 +33,12 @@ public sealed interface DrawingItem {
 
         @Override
         public DrawingItem transformed(AffineTransform change) {
-            return new Paint(new Fill(fill.chalk(), fill.area().transformed(change)));
+            return new Paint(fill.transformed(change));
         }
 
         @Override
         public DrawingItem withChalk(UnaryOperator<String> other) {
-            return new Paint(new Fill(other.apply(fill.chalk()), fill.area()));
+            return new Paint(fill.withChalks(other));
         }
 
         @Override

@@ -9,8 +9,9 @@ public final class ClosedShape implements StrokeMaker {
 
     private final Ink ink;
 
-    public ClosedShape(String chalk, double steadiness, double zoom) {
-        ink = new Ink(chalk, steadiness, zoom);
+    /** @param ink a fresh one, which draws what is open of the line */
+    public ClosedShape(Ink ink) {
+        this.ink = ink;
     }
 
     @Override

@@ -1,73 +1,97 @@
 package chalktrace.core.stroke;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Stream;
 
 /**
- * Finds where a hand turned a corner, while it draws: a place where the line turns by much more between two arms of a given
- * reach than it does just before and just after, so that a tight but even bend is none. What is smaller than the reach counts
- * as shaking. The measure is the turn between two arms as in Freeman, Davis, "A Corner-Finding Algorithm for Chain-Coded Curves",
- * IEEE Transactions on Computers 26, 1977; the comparison with what lies beside it is our own. Cost: constant for each sample
- * that is some way from the one before.
+ * Finds where a hand turned a corner, while it draws. A corner is told from a bend by how the turn is spread: it happens at one mark of
+ * the line or two, and just outside the line turns no more than it does anyway, while the narrow end of an oval, however tight,
+ * turns less and less from mark to mark. Marks are the pen's own samples, or, where these lie closer, ways of the length within which a hand trembles. No length decides beside
+ * that one, so that a small round shape is as round as a large one. The measure is our own; cost: constant for each mark.
  */
 final class Corners {
 
-    private static final double LEAST_TURN = Math.toRadians(28);
+    /** A corner turns by at least this much, and so do two straight arms about it. */
+    private static final double LEAST_TURN = Math.toRadians(24);
 
-    /** So many times more than beside it a corner turns. */
-    private static final double SHARPER = 2;
+    /** With a single piece of the line on one of its sides there is too little to tell a gentle corner from a bend. */
+    private static final double LEAST_AT_END = Math.toRadians(60);
+
+    /** How much of a corner's turn may happen beside it, by the count of marks that it takes. */
+    private static final double[] BESIDE = {0, 0.2, 0.06};
+
+    /** What trembles turns this much without a reason, and more where marks lie close. */
+    private static final double TREMBLE = Math.toRadians(2.5);
+
+    private static final double TREMBLE_PX = 0.3;
 
     /** From here on left and right are one, and what lies beside does not count. */
     private static final double REVERSAL = Math.toRadians(150);
 
-    /** A line that has only begun to leave a corner leaves it at least so far, in parts of the reach. */
-    private static final double LEAST_ARM = 0.5;
+    /** About a corner a line turns on the whole no more at a mark than this share of the turn at the corner's marks. */
+    private static final double SHARPER = 0.08;
 
-    private static final double SPACING = 1.0 / 4;
+    /** On a single side of it no more than this share. */
+    private static final double SIDE_SHARPER = 0.5;
 
-    private static final double WIDEST_SPACING_PX = 2;
+    /** A side that turns by no more than this share of the corner is straight. */
+    private static final double STRAIGHT = 0.1;
 
-    /** The straight way to an arm's end is at least this share of the line's: a trembling hand turns within its arms. */
-    private static final double STRAIGHT = 0.85;
+    /** A corner happens at one mark, or, where it falls between two, at both. */
+    private static final int MOST_MARKS = 2;
 
-    private final double reach;
+    /** So many marks on each side of a corner are looked at. */
+    private static final int AROUND = 4;
+
+    /** A turn of which this share is taken back within so long, and so many spacings of way, is a tremble: a hand does not zigzag on purpose six times a second. */
+    private static final double TAKEN_BACK = 0.7;
+
+    private static final double TREMBLING_SECONDS = 0.08;
+
+    private static final int TREMBLING_MARKS = 7;
+
+    /** Marks farther apart than so many times the spacing are the pen's own samples. */
+    private static final double SPARSE = 3;
+
+    /** Of a corner that falls between sparse samples each of them turns at least so much. */
+    private static final double PART = Math.toRadians(10);
+
     private final double spacing;
-    private final List<PenSample> marks = new ArrayList<>();
-    private final List<Double> along = new ArrayList<>();
-    private final List<Integer> samples = new ArrayList<>();
+    private final double zoom;
+    private final Marks marks;
     private final List<Integer> settled = new ArrayList<>();
-    private final List<PenSample> line = new ArrayList<>();
-    private final List<Double> turns = new ArrayList<>();
 
     /** Marks before this one are decided for good. */
-    private int open;
+    private int open = 1;
 
-    private int lastSettled = -1;
+    /** The last mark of the last corner that is decided for good. */
+    private int settledEnd = -2;
+
     private int[] found = {};
 
     /**
-     * @param reach of an arm, in pixels
+     * @param spacing of marks, in pixels: what is smaller counts as trembling
      * @param zoom pixels seen for a pixel
      */
-    Corners(double reach, double zoom) {
-        this.reach = reach;
-        spacing = Math.min(reach * SPACING, WIDEST_SPACING_PX / zoom);
+    Corners(double spacing, double zoom) {
+        this.spacing = spacing;
+        this.zoom = zoom;
+        marks = new Marks(spacing);
     }
 
     /** The numbers of the samples of a whole line that are corners, in rising order, its ends not among them. */
-    static int[] of(List<PenSample> line, double reach) {
-        Corners corners = new Corners(reach, 1);
-        line.forEach(corners::mark);
+    static int[] of(List<PenSample> line, double spacing) {
+        Corners corners = new Corners(spacing, 1);
+        line.forEach(corners.marks::add);
         corners.decide();
         return corners.found;
     }
 
     /** Takes the next sample in. */
     void add(PenSample sample) {
-        if (mark(sample)) {
-            decide();
-        }
+        marks.add(sample);
+        decide();
     }
 
     /** The numbers of the samples that are corners as far as the line has come, in rising order. */
@@ -75,210 +99,159 @@ final class Corners {
         return found;
     }
 
-    /** Samples before this one are corners, or none, for good. */
-    int settledBefore() {
-        // The sample that sticks out may be one before its mark.
-        return samples.isEmpty() ? 0 : samples.get(Math.max(0, Math.min(open, samples.size() - 1) - 1));
-    }
-
-    private boolean mark(PenSample sample) {
-        line.add(sample);
-        double step = marks.isEmpty() ? 0 : distance(marks.get(marks.size() - 1), sample);
-        if (!marks.isEmpty() && step < spacing) {
-            return false;
-        }
-        along.add(marks.isEmpty() ? 0 : along.get(along.size() - 1) + step);
-        marks.add(sample);
-        samples.add(line.size() - 1);
-        return true;
+    Marks marks() {
+        return marks;
     }
 
     private void decide() {
-        int count = marks.size();
-        turns.subList(Math.min(turns.size(), open), turns.size()).clear();
-        for (int m = turns.size(); m < count; m++) {
-            turns.add(m == 0 || m == count - 1 ? 0 : cornerTurn(m));
-        }
-        int closed = open;
-        while (closed < count && reachesOn(closed)) {
-            closed++;
-        }
+        // The last mark's place, and with it the turn before it, still changes.
+        int last = marks.count() - 2;
+        int end = settledEnd;
         List<Integer> now = new ArrayList<>();
-        int before = lastSettled;
-        for (int m = Math.max(1, open); m < count - 1; m++) {
-            if (turns.get(m) > 0 && isSharpest(m, before)) {
-                for (int part = m - 1; part <= m + 1; part++) {
-                    if (part == m || isOtherHalf(part, m)) {
-                        before = part;
-                        (m < closed ? settled : now).add(apex(part));
-                    }
-                }
-                lastSettled = m < closed ? before : lastSettled;
+        int decided = open;
+        for (int m = open; m <= last; m++) {
+            int size = m > end + 1 ? cornerAt(m, last) : 0;
+            if (size > 0) {
+                now.addAll(samples(m, size));
+                end = m + size - 1;
+            }
+            if (m == decided && last - m >= MOST_MARKS + TREMBLING_MARKS) {
+                settled.addAll(now);
+                now.clear();
+                settledEnd = end;
+                decided = m + 1;
             }
         }
-        open = closed;
-        found = Stream.concat(settled.stream(), now.stream())
-                .mapToInt(corner -> corner)
-                .sorted()
-                .distinct()
-                .toArray();
+        open = decided;
+        found = new int[settled.size() + now.size()];
+        for (int i = 0; i < found.length; i++) {
+            found[i] = i < settled.size() ? settled.get(i) : now.get(i - settled.size());
+        }
+        Arrays.sort(found);
+        found = Arrays.stream(found).distinct().toArray();
     }
 
-    /** Whether later marks change neither a mark's arms nor those of its neighbours. */
-    private boolean reachesOn(int m) {
-        int at = m;
-        for (int arms = 0; arms < 3; arms++) {
-            int next = arm(at, 1);
-            if (away(at, next) < reach) {
+    /** How many marks the corner takes that begins at a mark; 0 where none does. */
+    private int cornerAt(int m, int last) {
+        for (int size = 1; size <= MOST_MARKS && m + size - 1 <= last; size++) {
+            if (isCorner(m, m + size - 1)) {
+                return size;
+            }
+        }
+        return 0;
+    }
+
+    private boolean isCorner(int from, int to) {
+        double turn = 0;
+        for (int m = from; m <= to; m++) {
+            turn += marks.turn(m);
+        }
+        double size = Math.abs(turn);
+        int marksTaken = to - from + 1;
+        if (size < LEAST_TURN
+                || Math.abs(marks.turn(from)) < PART
+                || Math.abs(marks.turn(to)) < PART
+                || size < LEAST_AT_END && (from < 2 || to > marks.count() - 3)
+                || armTurn(from, to, turn) < LEAST_TURN
+                || trembles(from, -1, turn)
+                || trembles(to, 1, turn)) {
+            return false;
+        }
+        if (size >= REVERSAL && marksTaken == 1) {
+            return true;
+        }
+        double allowed = BESIDE[marksTaken] * size + tremble(from, to);
+        return around(from, to, turn) <= SHARPER * size / marksTaken
+                && beside(from, -1, turn, allowed, size / marksTaken)
+                && beside(to, 1, turn, allowed, size / marksTaken);
+    }
+
+    /** By how much the line turns at a mark about a corner; behind a straight piece the next corner may follow, which is none of its sides' bend. */
+    private double around(int from, int to, double turn) {
+        double sum = 0;
+        for (int side = -1; side <= 1; side += 2) {
+            int m = side < 0 ? from : to;
+            double next = turnOf(m + side, m + 2 * side, turn);
+            double farther = turnOf(m + 3 * side, m + 4 * side, turn);
+            sum += next + (next <= STRAIGHT * Math.abs(turn) ? Math.min(farther, next) : farther);
+        }
+        return sum / (2 * AROUND);
+    }
+
+    /** Whether the line turns little on a side of a corner, and no more next to it than farther out. */
+    private boolean beside(int m, int side, double turn, double allowed, double perMark) {
+        double next = turnOf(m + side, m + 2 * side, turn);
+        double usual = Math.max(0, turnOf(m + 3 * side, m + 4 * side, turn));
+        return next - usual <= allowed && Math.max(next, usual) / 2 <= SIDE_SHARPER * perMark;
+    }
+
+    /** In the direction of a turn. */
+    private double turnOf(int a, int b, double turn) {
+        return Math.signum(turn) * (marks.turn(a) + marks.turn(b));
+    }
+
+    /** Whether a turn is taken back at once, as only a trembling hand does it: within a short time and way. */
+    private boolean trembles(int m, int side, double turn) {
+        double back = 0;
+        double way = 0;
+        double moment = marks.sample(marks.first(m)).seconds();
+        for (int k = m + side; k > 0 && k < marks.count() - 1; k += side) {
+            way += marks.distance(k, k - side);
+            if (way > TREMBLING_MARKS * spacing
+                    || Math.abs(marks.sample(marks.first(k)).seconds() - moment) > TREMBLING_SECONDS) {
                 return false;
             }
-            at = next;
-        }
-        return true;
-    }
-
-    /** The sample about a mark that sticks out most. */
-    private int apex(int m) {
-        double[] a = armEnd(m, -1);
-        double[] b = armEnd(m, 1);
-        int best = samples.get(m);
-        double most = -1;
-        for (int i = samples.get(m - 1) + 1; i < samples.get(m + 1); i++) {
-            double out = Segments.distance(line.get(i).x(), line.get(i).y(), a[0], a[1], b[0], b[1]);
-            if (out > most) {
-                most = out;
-                best = i;
-            }
-        }
-        return best;
-    }
-
-    /** The turn of a corner at a mark, in radians; 0 where there is none. */
-    private double cornerTurn(int m) {
-        int back = arm(m, -1);
-        int on = arm(m, 1);
-        if (away(back, m) < reach * LEAST_ARM
-                || away(on, m) < reach * LEAST_ARM
-                || !isStraight(m, -1)
-                || !isStraight(m, 1)) {
-            return 0;
-        }
-        double turn = turn(m);
-        double size = Math.abs(turn);
-        if (size < LEAST_TURN) {
-            return 0;
-        }
-        if (size < REVERSAL) {
-            double beside = Math.max(sameWay(turn, back), sameWay(turn, on));
-            if (size < SHARPER * beside && !isCutCorner(m, turn)) {
-                return 0;
-            }
-        }
-        return size;
-    }
-
-    private boolean isStraight(int m, int direction) {
-        double[] end = armEnd(m, direction);
-        double way = Math.min(reach, away(m, arm(m, direction)));
-        return Math.hypot(end[0] - marks.get(m).x(), end[1] - marks.get(m).y()) >= STRAIGHT * way;
-    }
-
-    /** How much the line turns at another mark in the same direction. */
-    private double sameWay(double turn, int m) {
-        return Math.max(0, Math.signum(turn) * turn(m));
-    }
-
-    /** A fast hand's corner falls between two samples: both turn, and those before and after do not. */
-    private boolean isCutCorner(int m, double turn) {
-        for (int second : new int[] {m - 1, m}) {
-            int a = second - 1;
-            int b = second + 2;
-            boolean sparse = second > 0 && second + 1 < marks.size() - 1 && away(second, second + 1) >= reach;
-            if (sparse
-                    && a > 0
-                    && b < marks.size() - 1
-                    && sameWay(turn, second) > LEAST_TURN / 2
-                    && sameWay(turn, second + 1) > LEAST_TURN / 2
-                    && sameWay(turn, a) + sameWay(turn, b) < Math.abs(turn) / 2) {
+            back -= Math.signum(turn) * marks.turn(k);
+            if (back > TAKEN_BACK * Math.abs(turn)) {
                 return true;
             }
         }
         return false;
     }
 
-    /** Where a fast hand's corner falls between two samples, the one beside the sharper turns as well. */
-    private boolean isOtherHalf(int m, int corner) {
-        if (m < 1 || m >= marks.size() - 1 || away(m, corner) < reach * LEAST_ARM) {
-            return false;
-        }
-        PenSample before = marks.get(m - 1);
-        PenSample at = marks.get(m);
-        PenSample after = marks.get(m + 1);
-        double turn = angle(at.x() - before.x(), at.y() - before.y(), after.x() - at.x(), after.y() - at.y());
-        return Math.abs(turn) >= LEAST_TURN && away(m, 2 * m - corner) >= reach * LEAST_ARM;
+    /** By how much a line turns between arms about a corner, in its direction, in radians. */
+    private double armTurn(int from, int to, double turn) {
+        int back = arm(from, -1);
+        int on = arm(to, 1);
+        return Math.signum(turn) * marks.angle(back, from, to, on) > 0 || Math.abs(turn) >= REVERSAL
+                ? Math.abs(marks.angle(back, from, to, on))
+                : 0;
     }
 
-    /** Of the marks within reach of each other only the one that sticks out most is the corner. */
-    private boolean isSharpest(int m, int before) {
-        if (arm(m, -1) < before) {
-            return false;
-        }
-        double out = sticksOut(m);
-        for (int other = arm(m, -1) + 1; other < Math.min(marks.size() - 1, arm(m, 1)); other++) {
-            if (other != m && turns.get(other) > 0 && sticksOut(other) > out) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    /** How far a mark lies from the line between the ends of its arms. */
-    private double sticksOut(int m) {
-        double[] a = armEnd(m, -1);
-        double[] b = armEnd(m, 1);
-        PenSample at = marks.get(m);
-        return Segments.distance(at.x(), at.y(), a[0], a[1], b[0], b[1]);
-    }
-
-    /** The place a reach away from a mark along the line, or the line's end. */
-    private double[] armEnd(int m, int direction) {
-        int far = arm(m, direction);
-        PenSample end = marks.get(far);
-        if (far == m) {
-            return new double[] {end.x(), end.y()};
-        }
-        PenSample within = marks.get(far - direction);
-        double beyond = away(m, far) - reach;
-        double share = beyond <= 0 ? 1 : 1 - beyond / away(far, far - direction);
-        return new double[] {within.x() + share * (end.x() - within.x()), within.y() + share * (end.y() - within.y())};
-    }
-
-    /** The first mark in a direction that is a reach away along the line; the end of the line when none is. */
-    private int arm(int m, int direction) {
-        int at = m;
-        while (at + direction >= 0 && at + direction < marks.size() && away(at, m) < reach) {
-            at += direction;
+    /** The mark at the end of an arm: two marks on, and some trembles away. */
+    private int arm(int m, int side) {
+        int at = m + side;
+        while (at + side >= 0 && at + side < marks.count() && marks.distance(m, at) < 3 * spacing) {
+            at += side;
         }
         return at;
     }
 
-    private double turn(int m) {
-        PenSample at = marks.get(m);
-        double[] from = armEnd(m, -1);
-        double[] to = armEnd(m, 1);
-        return angle(at.x() - from[0], at.y() - from[1], to[0] - at.x(), to[1] - at.y());
+    private double tremble(int from, int to) {
+        double px = Math.min(marks.distance(from, from - 1), marks.distance(to, to + 1)) * zoom;
+        return TREMBLE + TREMBLE_PX / Math.max(0.1, px);
     }
 
-    private static double angle(double ux, double uy, double vx, double vy) {
-        return Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy);
+    /** The samples that stand for a corner: where they lie close, the one that sticks out most, else all that turn. */
+    private List<Integer> samples(int m, int size) {
+        if (size == 2 && marks.distance(m, m + 1) > SPARSE * spacing) {
+            return List.of(marks.first(m), marks.first(m + 1));
+        }
+        return List.of(apex(m, size));
     }
 
-    /** Along the line. */
-    private double away(int mark, int other) {
-        return Math.abs(along.get(mark) - along.get(other));
-    }
-
-    private static double distance(PenSample a, PenSample b) {
-        return Math.hypot(a.x() - b.x(), a.y() - b.y());
+    private int apex(int m, int size) {
+        int best = marks.first(m);
+        double most = -1;
+        for (int i = marks.first(m - 1) + 1; i < marks.first(m + size); i++) {
+            PenSample at = marks.sample(i);
+            double out = Segments.distance(
+                    at.x(), at.y(), marks.x(m - 1), marks.y(m - 1), marks.x(m + size), marks.y(m + size));
+            if (out > most) {
+                most = out;
+                best = i;
+            }
+        }
+        return best;
     }
 }

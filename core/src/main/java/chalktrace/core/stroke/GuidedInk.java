@@ -23,11 +23,11 @@ public final class GuidedInk implements StrokeMaker {
     private boolean onRail;
 
     /**
-     * @param zoom as for {@link Ink}
+     * @param ink a fresh one, which draws the line
      * @param reach how near a guide a line has to start, in shot pixels
      */
-    public GuidedInk(String chalk, double steadiness, double zoom, List<Guide> guides, double reach) {
-        this.ink = new Ink(chalk, steadiness, zoom);
+    public GuidedInk(Ink ink, List<Guide> guides, double reach) {
+        this.ink = ink;
         this.guides = List.copyOf(guides);
         this.reach = reach;
     }

@@ -3,6 +3,7 @@ package chalktrace.core.stroke;
 import chalktrace.core.guide.Rail;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -15,14 +16,23 @@ public final class Ink implements StrokeMaker {
     /** How far the kept curve may lie from the steadied samples, in shot pixels (at 100 % zoom, screen pixels). */
     public static final double FIT_TOLERANCE_PX = 0.6;
 
+    /** Of that tolerance, pieces that are taken for straight stray by this share. */
+    private static final double CLOSE = 0.05;
+
     /** Half way on the dial from raw to slow. */
     public static final double USUAL_STEADINESS = 0.5;
 
     private final String chalk;
     private final SteadiedLine line;
     private final double tolerance;
+    private final double pressureTolerance;
     private Rail rail;
-    private Optional<Rectangle2D> changed = Optional.empty();
+
+    /** The line up to the pen as it is shown; null until somebody asks after a sample. */
+    private Curve shown;
+
+    /** As it was shown before that. */
+    private Curve before;
 
     public Ink(String chalk) {
         this(chalk, USUAL_STEADINESS, 1);
@@ -33,7 +43,13 @@ public final class Ink implements StrokeMaker {
      * @param zoom pixels seen for a pixel of the shot: a line that is drawn enlarged is kept as much finer
      */
     public Ink(String chalk, double steadiness, double zoom) {
+        this(chalk, steadiness, zoom, SchneiderFit.PRESSURE_TOLERANCE);
+    }
+
+    /** @param pressureTolerance how far the kept pressure may lie from what was pressed, in shares of full pressure, above 0 */
+    public Ink(String chalk, double steadiness, double zoom, double pressureTolerance) {
         this.chalk = chalk;
+        this.pressureTolerance = pressureTolerance;
         double enlarged = Math.max(1, zoom);
         line = new SteadiedLine(steadiness, enlarged);
         tolerance = FIT_TOLERANCE_PX / enlarged;
@@ -46,58 +62,78 @@ public final class Ink implements StrokeMaker {
 
     @Override
     public void add(PenSample sample) {
-        int stays = Math.max(0, line.settledBefore() - 1);
-        List<PenSample> before = line.isEmpty() ? List.of() : upToThePen(stays);
         line.add(sample);
-        Rectangle2D box = new Rectangle2D.Double(sample.x(), sample.y(), 0, 0);
-        reach(box, before);
-        reach(box, upToThePen(stays));
-        changed = rail == null ? Optional.of(box) : Optional.empty();
+        if (shown != null) {
+            before = shown;
+        }
+        shown = null;
     }
 
-    /** Makes a box reach around samples as well. */
-    private static void reach(Rectangle2D box, List<PenSample> samples) {
-        double left = box.getMinX();
-        double right = box.getMaxX();
-        double top = box.getMinY();
-        double bottom = box.getMaxY();
-        for (PenSample sample : samples) {
-            left = Math.min(left, sample.x());
-            right = Math.max(right, sample.x());
-            top = Math.min(top, sample.y());
-            bottom = Math.max(bottom, sample.y());
+    private Curve shown() {
+        if (shown == null) {
+            shown = ArcLine.through(upToThePen(), line.corners()).curve();
         }
-        box.setFrameFromDiagonal(left, top, right, bottom);
+        return shown;
+    }
+
+    /** Around all control points that differ, from the first that does. */
+    private static Rectangle2D changedBetween(Curve before, Curve now) {
+        int last = now.points() - 1;
+        Rectangle2D box = new Rectangle2D.Double(now.x(last), now.y(last), 0, 0);
+        int same = 0;
+        while (same < Math.min(before.points(), now.points()) && isSame(before, now, same)) {
+            same++;
+        }
+        for (Curve curve : List.of(before, now)) {
+            // The segment that ends at the first of them is drawn anew too.
+            for (int p = Math.max(0, same - 3); p < curve.points(); p++) {
+                box.add(curve.x(p), curve.y(p));
+            }
+        }
+        return box;
+    }
+
+    private static boolean isSame(Curve a, Curve b, int point) {
+        return a.x(point) == b.x(point) && a.y(point) == b.y(point) && a.pressure(point) == b.pressure(point);
     }
 
     public boolean isEmpty() {
         return line.isEmpty();
     }
 
-    /** The samples after steadying, oldest first: within {@link #FIT_TOLERANCE_PX} of the line through them lies what is kept. */
+    /** The line after steadying, oldest first, close enough to be taken for straight between: by it, within {@link #FIT_TOLERANCE_PX}, lies what is kept. */
     public List<PenSample> samples() {
-        return List.copyOf(upToThePen(0));
+        DistinctPlaces distinct = DistinctPlaces.of(upToThePen(), line.corners());
+        List<PenSample> places = distinct.places();
+        ArcLine arcs = ArcLine.through(places, distinct.corners());
+        List<PenSample> out = new ArrayList<>();
+        out.add(places.get(0));
+        for (int i = 0; i + 1 < places.size(); i++) {
+            arcs.addTo(out, i, CLOSE * tolerance, Double.MAX_VALUE);
+            out.set(out.size() - 1, places.get(i + 1));
+        }
+        return out;
     }
 
     @Override
     public Optional<Rectangle2D> changed() {
-        return changed;
+        return Optional.of(changedBetween(before == null ? shown() : before, shown()));
     }
 
-    /** The line so far as straight pieces, cheap enough for every event of the pen. */
+    /** The line so far, cheap enough for every event of the pen. */
     @Override
     public Stroke soFar() {
-        return new Stroke(chalk, straight(upToThePen(0)));
+        return new Stroke(chalk, shown());
     }
 
-    /** The stroke that is kept: smooth, and reaching to where the pen was lifted. */
+    /** The stroke that is kept: in few segments, and reaching to where the pen was lifted. */
     @Override
     public Stroke finish() {
-        return new Stroke(chalk, SchneiderFit.fit(upToThePen(0), line.corners(), tolerance));
+        return new Stroke(chalk, SchneiderFit.fit(upToThePen(), line.corners(), tolerance, pressureTolerance));
     }
 
-    private List<PenSample> upToThePen(int from) {
-        List<PenSample> all = line.upToThePen(from);
+    private List<PenSample> upToThePen() {
+        List<PenSample> all = line.upToThePen();
         if (rail != null) {
             all.replaceAll(sample -> {
                 Point2D place = rail.nearest(sample.x(), sample.y());
@@ -105,26 +141,5 @@ public final class Ink implements StrokeMaker {
             });
         }
         return all;
-    }
-
-    private static Curve straight(List<PenSample> samples) {
-        double[] values = new double[9 * samples.size() - 6];
-        int at = 0;
-        for (int i = 0; i < samples.size(); i++) {
-            PenSample b = samples.get(i);
-            if (i > 0) {
-                PenSample a = samples.get(i - 1);
-                for (int third = 1; third <= 2; third++) {
-                    double share = third / 3.0;
-                    values[at++] = a.x() + (b.x() - a.x()) * share;
-                    values[at++] = a.y() + (b.y() - a.y()) * share;
-                    values[at++] = a.pressure() + (b.pressure() - a.pressure()) * share;
-                }
-            }
-            values[at++] = b.x();
-            values[at++] = b.y();
-            values[at++] = b.pressure();
-        }
-        return Curve.of(values);
     }
 }

@@ -19,6 +19,9 @@ public record LineShape(
     /** A quarter of the width at a touch. */
     public static final double USUAL_THINNEST = 0.25;
 
+    private static final double SHOWN_PX = 0.5;
+    private static final double FINEST_PRESSURE = 0.01;
+    private static final double COARSEST_PRESSURE = 0.1;
     private static final double FLAT_THINNEST = 0.3;
     private static final double FLAT_ANGLE = Math.toRadians(45);
 
@@ -90,6 +93,22 @@ public record LineShape(
 
     public LineShape withEnds(LineEnds newEnds) {
         return new LineShape(width, thinnest, taperPx, tip, faintest, answer, newEnds);
+    }
+
+    /**
+     * The change of pressure that is just seen: half a pixel of width, or a thirty-second part of the opacity. A line that pressure does not change
+     * still keeps some of it, as it may be given another chalk.
+     */
+    public double pressureShown() {
+        double most = 0;
+        double steps = 20;
+        for (int i = 0; i < steps; i++) {
+            double rise = (answer.at((i + 1) / steps) - answer.at(i / steps)) * steps;
+            double width = rise * this.width * (1 - thinnest) / SHOWN_PX;
+            double opacity = rise * (1 - faintest) * StrokeOutline.BANDS;
+            most = Math.max(most, Math.max(width, opacity));
+        }
+        return Math.max(FINEST_PRESSURE, Math.min(COARSEST_PRESSURE, 1 / Math.max(1e-9, most)));
     }
 
     /** Half the line's width in pixels, away from its ends. */

@@ -1,26 +1,27 @@
 package chalktrace.core.stroke;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
- * Fits cubic Bezier segments to a line of samples so that curve and line lie within a tolerance of each other everywhere, and
+ * Fits cubic Bezier segments to a smooth line through samples ({@link ArcLine}) so that curve and line lie within a tolerance of each other everywhere, and
  * not at the samples only. After Schneider, "An Algorithm for Automatically Fitting Digitized Curves", Graphics Gems, 1990,
  * with these differences: corners are found first and stay; a segment that starts or ends at a corner chooses its own direction
- * there; pressure is fitted as a third coordinate with a tolerance of its own; a segment is taken only when the piece of it that
+ * there, and nowhere else do two segments meet at an angle; a segment is taken only when the piece of it that
  * belongs to each piece of the line stays beside that piece (so that it follows the line in order, without spikes or loops of its
- * own); and what no segment fits is split down to straight pieces, which always fit. Cost: n log n in the usual case.
+ * own); what no segment fits is split down to the line's own pieces; and pressure is fitted afterwards ({@link PressureFit}). Cost: n log n in the usual case.
  */
 public final class SchneiderFit {
 
-    /** How far the kept pressure may lie from the drawn one, in shares of full pressure. */
+    /** How far the kept pressure may lie from the drawn one, in shares of full pressure, where nothing else is asked for. */
     public static final double PRESSURE_TOLERANCE = 0.01;
 
-    /** Of both tolerances this share goes into thinning. */
+    /** Of the tolerance this share goes into thinning. */
     private static final double THINNING = 0.1;
 
-    /** A line turns a corner between arms of so many tolerances. */
-    private static final double CORNER_REACH = 12;
+    /** Marks of the line, between which it may turn a corner, are so many tolerances apart. */
+    private static final double CORNER_SPACING = 2.5;
 
     /** Pieces of the line are no longer than so many tolerances, so that long straight runs count as much as short ones. */
     private static final double LONGEST_PIECE = 8;
@@ -33,21 +34,37 @@ public final class SchneiderFit {
     /** The direction in which a line runs through a place is taken over so many tolerances to both sides. */
     private static final double DIRECTION_REACH = 5;
 
+    /** Where both sides of that reach turn by more, in radians, the half of it is taken, so many times. */
+    private static final double EVEN_TURN = Math.toRadians(40);
+
+    private static final int HALVINGS = 3;
+
     private static final int MOST_CHECKS = 64;
 
     private final double tolerance;
-    private final double pressureTolerance;
     private final List<double[]> segments = new ArrayList<>();
-    private double[] x;
-    private double[] y;
-    private double[] weight;
 
-    /** The length of the line up to each point. */
+    /** The line between two corners: its points, and how far each is along it. */
+    private double[] x;
+
+    private double[] y;
     private double[] length;
+
+    /** The same line before it was thinned: directions are taken from it. */
+    private double[] denseX;
+
+    private double[] denseY;
+    private double[] denseLength;
+
+    /** What fits, from one corner to the next. */
+    private final List<Fitted> fitted = new ArrayList<>();
+
+    /** A segment from one point of the line to another, the places of the points on it, and the directions that it had to keep. */
+    private record Fitted(
+            int first, int last, double[] bezier, double[] parameters, double[] startTangent, double[] endTangent) {}
 
     private SchneiderFit(double tolerance) {
         this.tolerance = tolerance * (1 - THINNING);
-        this.pressureTolerance = PRESSURE_TOLERANCE * (1 - THINNING);
     }
 
     /**
@@ -56,28 +73,34 @@ public final class SchneiderFit {
      * @throws IllegalArgumentException when there is no sample
      */
     public static Curve fit(List<PenSample> samples, double tolerance) {
-        return fit(samples, Corners.of(samples, CORNER_REACH * tolerance), tolerance);
+        return fit(samples, Corners.of(samples, CORNER_SPACING * tolerance), tolerance, PRESSURE_TOLERANCE);
     }
 
-    /** @param corners the numbers of samples at which the line may turn sharply, in rising order */
-    static Curve fit(List<PenSample> samples, int[] corners, double tolerance) {
+    /**
+     * @param corners the numbers of samples at which the line may turn sharply, in rising order
+     * @param pressureTolerance in shares of full pressure, above 0
+     */
+    static Curve fit(List<PenSample> samples, int[] corners, double tolerance, double pressureTolerance) {
         if (samples.isEmpty()) {
             throw new IllegalArgumentException("A curve needs at least one sample.");
         }
+        DistinctPlaces line = DistinctPlaces.of(samples, corners);
+        List<PenSample> places = line.places();
+        if (places.size() == 1) {
+            return Curve.of(places.get(0).x(), places.get(0).y(), places.get(0).pressure());
+        }
         SchneiderFit fit = new SchneiderFit(tolerance);
+        ArcLine arcs = ArcLine.through(places, line.corners());
         int start = 0;
-        for (int corner : corners) {
-            fit.piece(samples.subList(start, corner + 1), tolerance);
+        for (int corner : line.corners()) {
+            fit.piece(arcs, places, start, corner, tolerance, pressureTolerance);
             start = corner;
         }
-        fit.piece(samples.subList(start, samples.size()), tolerance);
-        return fit.toCurve(samples.get(0));
+        fit.piece(arcs, places, start, places.size() - 1, tolerance, pressureTolerance);
+        return fit.toCurve();
     }
 
-    private Curve toCurve(PenSample first) {
-        if (segments.isEmpty()) {
-            return Curve.of(first.x(), first.y(), weight[0]);
-        }
+    private Curve toCurve() {
         double[] values = new double[9 * segments.size() + 3];
         int at = 0;
         for (double[] segment : segments) {
@@ -88,52 +111,69 @@ public final class SchneiderFit {
     }
 
     /** From one corner to the next. */
-    private void piece(List<PenSample> samples, double whole) {
-        List<PenSample> thin = DouglasPeucker.simplify(samples, whole * THINNING, PRESSURE_TOLERANCE * THINNING);
-        int count = spread(thin);
-        if (count > 1) {
-            cubic(0, count - 1, null, null);
+    private void piece(ArcLine arcs, List<PenSample> places, int from, int to, double whole, double pressureTolerance) {
+        if (from == to) {
+            return;
         }
+        List<PenSample> dense = new ArrayList<>();
+        double[] pressed = new double[to - from + 1];
+        int[] knots = new int[to - from + 1];
+        dense.add(places.get(from));
+        pressed[0] = places.get(from).pressure();
+        for (int i = from; i < to; i++) {
+            arcs.addTo(dense, i, THINNING / 2 * whole, LONGEST_PIECE * tolerance);
+            knots[i + 1 - from] = dense.size() - 1;
+            pressed[i + 1 - from] = places.get(i + 1).pressure();
+        }
+        lay(dense, DouglasPeucker.simplify(dense, whole * THINNING / 2, 2));
+        double[] reached =
+                Arrays.stream(knots).mapToDouble(knot -> denseLength[knot]).toArray();
+        fitted.clear();
+        cubic(0, x.length - 1, null, null);
+        merge();
+        PressureFit pressures = new PressureFit(reached, pressed, pressureTolerance, segments);
+        fitted.forEach(part -> pressures.take(part.bezier, part.parameters, length, part.first));
     }
 
-    /** Lays out the points of a piece, evenly enough that every part of it counts; places that repeat are dropped. */
-    private int spread(List<PenSample> thin) {
+    /** Lays out the points of a piece, evenly enough that every part of it counts. */
+    private void lay(List<PenSample> dense, List<PenSample> thin) {
+        int count = dense.size();
+        denseX = new double[count];
+        denseY = new double[count];
+        denseLength = new double[count];
         double longest = LONGEST_PIECE * tolerance;
         int most = 1;
-        for (int i = 1; i < thin.size(); i++) {
-            most += (int) Math.ceil(distance(thin.get(i - 1), thin.get(i)) / longest) + 1;
+        int next = 1;
+        int[] kept = new int[thin.size()];
+        for (int i = 0; i < count; i++) {
+            denseX[i] = dense.get(i).x();
+            denseY[i] = dense.get(i).y();
+            denseLength[i] =
+                    i == 0 ? 0 : denseLength[i - 1] + Math.hypot(denseX[i] - denseX[i - 1], denseY[i] - denseY[i - 1]);
+            if (next < kept.length && dense.get(i) == thin.get(next)) {
+                kept[next] = i;
+                most += (int) Math.ceil((denseLength[i] - denseLength[kept[next - 1]]) / longest);
+                next++;
+            }
         }
         x = new double[most];
         y = new double[most];
-        weight = new double[most];
         length = new double[most];
-        int at = put(0, thin.get(0), thin.get(0), 1);
-        for (int i = 1; i < thin.size(); i++) {
-            PenSample a = thin.get(i - 1);
-            PenSample b = thin.get(i);
-            int pieces = Math.max(1, (int) Math.ceil(distance(a, b) / longest));
-            for (int k = 1; k <= pieces; k++) {
-                at = put(at, a, b, k / (double) pieces);
+        int at = 0;
+        for (int k = 1; k < kept.length; k++) {
+            int a = kept[k - 1];
+            int b = kept[k];
+            int pieces = (int) Math.ceil((denseLength[b] - denseLength[a]) / longest);
+            for (int part = k == 1 ? 0 : 1; part <= pieces; part++) {
+                double share = part / (double) pieces;
+                x[at] = denseX[a] + share * (denseX[b] - denseX[a]);
+                y[at] = denseY[a] + share * (denseY[b] - denseY[a]);
+                length[at++] = denseLength[a] + share * (denseLength[b] - denseLength[a]);
             }
         }
-        return at;
-    }
-
-    private int put(int at, PenSample a, PenSample b, double share) {
-        x[at] = a.x() + share * (b.x() - a.x());
-        y[at] = a.y() + share * (b.y() - a.y());
-        weight[at] = a.pressure() + share * (b.pressure() - a.pressure());
-        if (at == 0) {
-            return 1;
-        }
-        double step = Math.hypot(x[at] - x[at - 1], y[at] - y[at - 1]);
-        length[at] = length[at - 1] + step;
-        if (step > 1e-6) {
-            return at + 1;
-        }
-        // A pen that rests presses once: as hard as it did while it rested.
-        weight[at - 1] = Math.max(weight[at - 1], weight[at]);
-        return at;
+        x = Arrays.copyOf(x, at);
+        y = Arrays.copyOf(y, at);
+        length = Arrays.copyOf(length, at);
     }
 
     /**
@@ -142,20 +182,33 @@ public final class SchneiderFit {
      */
     private void cubic(int first, int last, double[] startTangent, double[] endTangent) {
         if (last - first == 1) {
-            segments.add(shortest(first, last, startTangent, endTangent));
+            double[] bezier = shortest(first, last, startTangent, endTangent);
+            fitted.add(new Fitted(first, last, bezier, new double[] {0, 1}, startTangent, endTangent));
             return;
         }
         int split = tried(first, last, startTangent, endTangent);
         if (split < 0) {
             return;
         }
-        boolean small = length[last] - length[first] < 2 * DIRECTION_REACH * tolerance;
-        if (small && (startTangent != null || endTangent != null) && tried(first, last, null, null) < 0) {
-            return;
-        }
         double[] back = backTangent(first, split, last);
         cubic(first, split, startTangent, back);
         cubic(split, last, new double[] {-back[0], -back[1]}, endTangent);
+    }
+
+    /** A line that was split where it strayed most may fit in fewer pieces that end elsewhere: neighbours that fit as one become one. */
+    private void merge() {
+        for (int i = 0; i + 1 < fitted.size(); ) {
+            Fitted a = fitted.get(i);
+            Fitted b = fitted.get(i + 1);
+            int known = fitted.size();
+            if (tried(a.first, b.last, a.startTangent, b.endTangent) < 0) {
+                fitted.set(i, fitted.remove(known));
+                fitted.remove(i + 1);
+                i = Math.max(0, i - 1);
+            } else {
+                i++;
+            }
+        }
     }
 
     /** Adds the segment that fits; else gives the point at which it should be split. */
@@ -170,7 +223,7 @@ public final class SchneiderFit {
             }
             Worst worst = worst(first, last, bezier, parameters);
             if (worst.error <= 1) {
-                segments.add(bezier);
+                fitted.add(new Fitted(first, last, bezier, parameters, startTangent, endTangent));
                 return -1;
             }
             if (i == 0 || worst.error < before) {
@@ -198,9 +251,6 @@ public final class SchneiderFit {
                 startTangent == null ? dy : third * startTangent[1],
                 endTangent == null ? -dx : third * endTangent[0],
                 endTangent == null ? -dy : third * endTangent[1]);
-        double rise = (weight[last] - weight[first]) / 3;
-        bezier[5] = turned[5] = weight[first] + rise;
-        bezier[8] = turned[8] = weight[last] - rise;
         return worst(first, last, turned, new double[] {0, 1}).error <= 1 ? turned : bezier;
     }
 
@@ -208,7 +258,7 @@ public final class SchneiderFit {
         return new double[] {
             x[first],
             y[first],
-            weight[first],
+            0,
             x[first] + startX,
             y[first] + startY,
             0,
@@ -217,7 +267,7 @@ public final class SchneiderFit {
             0,
             x[last],
             y[last],
-            weight[last]
+            0
         };
     }
 
@@ -228,10 +278,8 @@ public final class SchneiderFit {
         double c11 = 0;
         double ux = 0;
         double uy = 0;
-        double up = 0;
         double vx = 0;
         double vy = 0;
-        double vp = 0;
         for (int i = first; i <= last; i++) {
             double t = parameters[i - first];
             double s = 1 - t;
@@ -244,13 +292,10 @@ public final class SchneiderFit {
             c11 += b2 * b2;
             double restX = x[i] - x[first] * startShare - x[last] * endShare;
             double restY = y[i] - y[first] * startShare - y[last] * endShare;
-            double restP = weight[i] - weight[first] * startShare - weight[last] * endShare;
             ux += b1 * restX;
             uy += b1 * restY;
-            up += b1 * restP;
             vx += b2 * restX;
             vy += b2 * restY;
-            vp += b2 * restP;
         }
         double determinant = c00 * c11 - c01 * c01;
         double[] out = segment(first, last, 0, 0, 0, 0);
@@ -300,9 +345,6 @@ public final class SchneiderFit {
             out[6] += b * endTangent[0];
             out[7] += b * endTangent[1];
         }
-        double rise = (weight[last] - weight[first]) / 3;
-        out[5] = singular ? weight[first] + rise : clamped(weight[first] + (up * c11 - vp * c01) / determinant);
-        out[8] = singular ? weight[last] - rise : clamped(weight[last] + (c00 * vp - c01 * up) / determinant);
         // No handle is longer than the line that it bends.
         double bound = length[last] - length[first];
         boolean bounded = Math.hypot(out[3] - x[first], out[4] - y[first]) <= bound
@@ -323,10 +365,6 @@ public final class SchneiderFit {
         out[at + 1] = fromY + (tangent == null ? freeY : third * tangent[1]);
     }
 
-    private static double clamped(double pressure) {
-        return Math.max(0, Math.min(1, pressure));
-    }
-
     /** @param error in tolerances: up to 1 the segment fits */
     private record Worst(int index, double error) {}
 
@@ -344,7 +382,7 @@ public final class SchneiderFit {
         double error = 0;
         for (int i = first + 1; i < last; i++) {
             double t = parameters[i - first];
-            double off = off(bezier, t, x[i], y[i], weight[i]);
+            double off = off(bezier, t, x[i], y[i]);
             if (off > error) {
                 error = off;
                 index = i;
@@ -385,20 +423,12 @@ public final class SchneiderFit {
         double px = at(bezier, t, 0);
         double py = at(bezier, t, 1);
         double share = Segments.share(px, py, x[i], y[i], x[i + 1], y[i + 1]);
-        return off(
-                bezier,
-                t,
-                x[i] + share * (x[i + 1] - x[i]),
-                y[i] + share * (y[i + 1] - y[i]),
-                weight[i] + share * (weight[i + 1] - weight[i]));
+        return off(bezier, t, x[i] + share * (x[i + 1] - x[i]), y[i] + share * (y[i + 1] - y[i]));
     }
 
     /** How far a place of the segment is from one of the line, in tolerances. */
-    private double off(double[] bezier, double t, double lineX, double lineY, double lineWeight) {
-        double dx = at(bezier, t, 0) - lineX;
-        double dy = at(bezier, t, 1) - lineY;
-        double lighter = Math.abs(at(bezier, t, 2) - lineWeight);
-        return Math.max(Math.sqrt(dx * dx + dy * dy) / (0.95 * tolerance), lighter / pressureTolerance);
+    private double off(double[] bezier, double t, double lineX, double lineY) {
+        return Math.hypot(at(bezier, t, 0) - lineX, at(bezier, t, 1) - lineY) / (0.95 * tolerance);
     }
 
     private static double bend(double[] bezier, int from) {
@@ -438,27 +468,39 @@ public final class SchneiderFit {
         return parameters;
     }
 
-    /** The direction at a point from what follows to what comes before, of length one. */
+    /** The direction at a point from what follows to what comes before, of length one: across it as far as the line bends evenly. */
     private double[] backTangent(int first, int index, int last) {
-        double reach = DIRECTION_REACH * tolerance;
-        int before = index - 1;
-        while (before > first && length[index] - length[before] < reach) {
-            before--;
+        double here = length[index];
+        double reach =
+                Math.min(DIRECTION_REACH * tolerance, Math.min(here, denseLength[denseLength.length - 1] - here));
+        double[] best = null;
+        for (int i = 0; i <= HALVINGS; i++, reach /= 2) {
+            double[] before = place(here - reach);
+            double[] after = place(here + reach);
+            double ux = x[index] - before[0];
+            double uy = y[index] - before[1];
+            double vx = after[0] - x[index];
+            double vy = after[1] - y[index];
+            double size = Math.hypot(after[0] - before[0], after[1] - before[1]);
+            if (size > 1e-9) {
+                best = new double[] {(before[0] - after[0]) / size, (before[1] - after[1]) / size};
+            }
+            if (Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy)) < EVEN_TURN) {
+                break;
+            }
         }
-        int after = index + 1;
-        while (after < last && length[after] - length[index] < reach) {
-            after++;
-        }
-        double dx = x[before] - x[after];
-        double dy = y[before] - y[after];
-        double size = Math.hypot(dx, dy);
-        if (size < 1e-9) {
-            // A line that turns straight back has no middle direction.
-            dx = x[before] - x[index];
-            dy = y[before] - y[index];
-            size = Math.hypot(dx, dy);
-        }
-        return size < 1e-9 ? new double[] {1, 0} : new double[] {dx / size, dy / size};
+        return best == null ? new double[] {1, 0} : best;
+    }
+
+    /** The place so far along the line. */
+    private double[] place(double along) {
+        int found = Arrays.binarySearch(denseLength, along);
+        int i = Math.max(0, Math.min(denseLength.length - 2, found >= 0 ? found : -found - 2));
+        double piece = denseLength[i + 1] - denseLength[i];
+        double share = piece == 0 ? 0 : Math.max(0, Math.min(1, (along - denseLength[i]) / piece));
+        return new double[] {
+            denseX[i] + share * (denseX[i + 1] - denseX[i]), denseY[i] + share * (denseY[i + 1] - denseY[i])
+        };
     }
 
     private static double at(double[] bezier, double t, int k) {
@@ -467,9 +509,5 @@ public final class SchneiderFit {
                 + 3 * s * s * t * bezier[k + 3]
                 + 3 * s * t * t * bezier[k + 6]
                 + t * t * t * bezier[k + 9];
-    }
-
-    private static double distance(PenSample a, PenSample b) {
-        return Math.hypot(b.x() - a.x(), b.y() - a.y());
     }
 }

@@ -203,7 +203,14 @@ public final class StrokeOutline {
         double cos = dirX[in] * dirX[out] + dirY[in] * dirY[out];
         double radius = line.radius()[point];
         if (Math.max(Math.abs(growth[in]), Math.abs(growth[out])) > GENTLE_GROWTH) {
-            disc(point);
+            if (Math.abs(Math.atan2(sin, cos)) > GENTLE || Math.max(Math.abs(growth[in]), Math.abs(growth[out])) >= 1) {
+                disc(point);
+            } else {
+                // The edges of both pieces lie along tangents of the disc between them; where these part, a piece of it
+                // shows.
+                gap(point, in, out, 1);
+                gap(point, in, out, -1);
+            }
             return;
         }
         int side = sin > 0 ? -1 : 1;

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.fill.Contours;
+import chalktrace.core.fill.Fill;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
@@ -215,5 +217,33 @@ class InBetweenTest {
         }
         Collections.shuffle(order, random);
         return order;
+    }
+
+    /** A line that is drawn in two pieces in the second drawing is one line on the way, in both halves of it. */
+    @Test
+    void piecesThatWereJoinedAreNotDrawnOnceMore() {
+        List<Stroke> whole = List.of(Shots.line(0, 0, 200, 0), Shots.line(0, 60, 200, 60));
+        List<Stroke> pieces =
+                List.of(Shots.line(0, 20, 110, 20), Shots.line(110, 20, 200, 20), Shots.line(0, 80, 200, 80));
+        InBetween between = InBetween.of(whole, pieces);
+        assertThat(between.at(0.25).strokes()).hasSize(2);
+        assertThat(between.at(0.75).strokes()).hasSize(2);
+        assertThat(between.at(0.75).alone()).isEmpty();
+    }
+
+    @Test
+    void paintTurnsWithTheLineThatItLiesBeside() {
+        List<Stroke> lying = List.of(Shots.line(0, 0, 100, 0));
+        List<Stroke> standing = List.of(Shots.line(0, 0, 0, 100));
+        Fill above = new Fill("c", Contours.of(List.of(new double[] {40, -20, 60, -20, 60, -10, 40, -10})));
+        double[] ring = InBetween.of(lying, standing)
+                .at(0.5)
+                .carried()
+                .paint(above)
+                .area()
+                .ring(0);
+        // The edge that stood upright on the line has turned with it by half of a right angle.
+        assertThat(Math.toDegrees(Math.atan2(ring[5] - ring[3], ring[4] - ring[2])))
+                .isCloseTo(135, within(3.0));
     }
 }

@@ -125,4 +125,24 @@ class SmearAndDragTest {
         assertThat(mass.getMinX()).isCloseTo(0, within(1.0));
         assertThat(mass.getMaxX()).isCloseTo(240, within(1.0));
     }
+
+    /** A hand's swing bulges beyond the straight line between its ends. */
+    @Test
+    void aMassCoversWhatItsFeaturesPassOverOnABentWay() {
+        List<Stroke> down = List.of(Shots.line(0, 0, 100, 0), Shots.line(0, 0, 0, -30));
+        List<Stroke> up = List.of(Shots.line(0, 0, 0, 100), Shots.line(0, 0, 30, 0));
+        Stroke mass = Smear.of(InBetween.of(down, up), 1, Set.of(0), Smear.Features.MERGED).stream()
+                .filter(stroke -> StrokeSelection.bounds(stroke).getWidth() > 80
+                        && StrokeSelection.bounds(stroke).getHeight() > 80)
+                .findFirst()
+                .orElseThrow();
+        double farthest = 0;
+        for (double place = 0; place <= mass.curve().segments(); place += 0.05) {
+            farthest =
+                    Math.max(farthest, mass.curve().at(place, 0) + mass.curve().at(place, 1));
+        }
+        // Half way the end of a line of 100 that turns by a right angle is at (71, 71); its ends' chord only at a sum
+        // of 100.
+        assertThat(farthest).isGreaterThan(125);
+    }
 }

@@ -65,4 +65,14 @@ class WordWithoutMouthTest {
         assertThat(frames(Shots.after(Shots.empty(), SpeechEdits.addWord(new Word("word-1", "map", 0.5, 1)))))
                 .isEmpty();
     }
+
+    @Test
+    void aMouthOfTheChartThatNobodySaysIsNoMistakeButADrawingOfOnesOwnIs() {
+        Shot shot = speaking();
+        Level mouths = MouthLevels.find(shot).orElseThrow();
+        assertThat(new NeverShown().of(shot)).isEmpty();
+        Shot more = shot.withLevel(
+                mouths.id(), level -> level.with(level.drawing(1).orElseThrow().withNumber(999)));
+        assertThat(new NeverShown().of(more)).extracting(Finding::drawing).containsExactly(999);
+    }
 }

@@ -300,6 +300,18 @@ class StudyTest {
         assertThat(frames(study.keys())).containsExactly(0, 59);
     }
 
+    /** A foot that comes to rest on a box beside the floor has not met the floor. */
+    @Test
+    void whatRestsAboveTheFloorIsNoContact() {
+        MovingPoint foot = through(new int[] {0, 6, 12, 30, 36, 46, 52, 79}, new double[][] {
+            {300, 100}, {300, 100}, {300, 440}, {300, 440}, {300, 100}, {300, 100}, {300, 500}, {300, 500}
+        });
+        List<Integer> found = frames(Study.of(List.of(foot), USUAL.withFloorY(OptionalDouble.of(500)))
+                .contacts());
+        assertThat(found).hasSize(1);
+        assertThat(found.get(0)).isBetween(50, 53);
+    }
+
     @Test
     void theFloorLineDecidesWhatAContactIs() {
         MovingPoint foot = Movements.walkingFoot(4, 0).point();

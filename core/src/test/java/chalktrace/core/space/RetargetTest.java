@@ -79,6 +79,11 @@ class RetargetTest {
      * write it, a joint more in the arm.
      */
     private static Figure own(long seed) {
+        return own(seed, 2);
+    }
+
+    /** @param arms how many times longer than the lender's they are; all else is twice as long */
+    private static Figure own(long seed, double arms) {
         SplittableRandom random = new SplittableRandom(seed + 99);
         List<Node> nodes = new ArrayList<>();
         Quaternion lie = Quaternion.about(new Point3(1, 0, 0), -90);
@@ -88,8 +93,9 @@ class RetargetTest {
         places[0] = Matrix4.of(nodes.get(0).stance());
         Point3[] at = new Point3[BODY.length];
         for (int j = 0; j < BODY.length; j++) {
-            Point3 offset = offset(BODY[j]).times(2);
             String name = (String) BODY[j][0];
+            boolean arm = name.contains("arm") || name.contains("hand");
+            Point3 offset = offset(BODY[j]).times(arm ? arms : 2);
             if (name.contains("forearm") || name.contains("hand")) {
                 double down = name.startsWith("left") ? -40 : 40;
                 offset = turn(Quaternion.about(new Point3(0, 0, 1), down), offset);
@@ -236,5 +242,24 @@ class RetargetTest {
             to.add(turn(turn, axis));
         }
         assertThat(Math.abs(Directions.turn(from, to).dot(turn))).isCloseTo(1, within(1e-6));
+    }
+
+    /** A long-armed figure walks as far as its legs carry it. */
+    @Test
+    void theWayIsAsMuchLongerAsTheLegsAreWhateverTheArms() {
+        Figure lender = lender(4, false);
+        Figure own = own(4, 6);
+        int hips = own.model().node((String) BODY[0][0]);
+        int theirs = lender.model().node((String) BODY[0][0]);
+        double way = lent(own, lender, PAIRS, 1)
+                .joint(hips)
+                .minus(lent(own, lender, PAIRS, 0).joint(hips))
+                .length();
+        double lent = lender.pose(lender.model().motions().stream().findFirst(), 1)
+                .joint(theirs)
+                .minus(lender.pose(lender.model().motions().stream().findFirst(), 0)
+                        .joint(theirs))
+                .length();
+        assertThat(way / lent).isCloseTo(2, within(0.1));
     }
 }

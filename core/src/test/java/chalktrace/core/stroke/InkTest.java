@@ -71,4 +71,36 @@ class InkTest {
                 .max()
                 .orElseThrow();
     }
+
+    @Test
+    void pressureThatTremblesIsKeptCalmAndInFewSegments() {
+        Ink ink =
+                new Ink("chalk-1", Ink.USUAL_STEADINESS, 1, LineShape.round(12).pressureShown());
+        SplittableRandom random = new SplittableRandom(5);
+        for (int i = 0; i <= 300; i++) {
+            double pressure = 0.5 + 0.05 * (random.nextDouble() + random.nextDouble() + random.nextDouble() - 1.5) * 2;
+            ink.add(new PenSample(100 + 2 * i, 80 + 40 * Math.sin(i / 60.0), pressure, i * 0.005));
+        }
+        Curve curve = ink.finish().curve();
+        assertThat(curve.segments()).isLessThan(8);
+        for (double place = 0; place <= curve.segments(); place += 0.05) {
+            assertThat(curve.at(place, 2)).isCloseTo(0.5, within(0.06));
+        }
+    }
+
+    @Test
+    void pressureThatSwingsIsKeptWithinWhatTheChalkShows() {
+        LineShape broad = LineShape.round(40);
+        Ink ink = new Ink("chalk-1", Ink.USUAL_STEADINESS, 1, broad.pressureShown());
+        for (int i = 0; i <= 400; i++) {
+            ink.add(new PenSample(100 + 2 * i, 80, 0.5 + 0.4 * Math.sin(i / 40.0), i * 0.005));
+        }
+        Curve curve = ink.finish().curve();
+        for (double place = 0; place <= curve.segments(); place += 0.02) {
+            double pressed = 0.5 + 0.4 * Math.sin((curve.at(place, 0) - 100) / 80);
+            assertThat(2 * Math.abs(broad.radius(curve.at(place, 2)) - broad.radius(pressed)))
+                    .as("px of width")
+                    .isLessThan(1.2);
+        }
+    }
 }

@@ -111,4 +111,13 @@ class StrokeCutTest {
         }
         return new GeometryFactory().createLineString(places.toArray(Coordinate[]::new));
     }
+
+    /** Half a pixel is the least that is worth keeping. */
+    @Test
+    void aCrumbBesideTheDusterGoesToo() {
+        Stroke line = Stroke.straight("c", 0, 0, 100, 0, 0.5);
+        // Up to 0.3 px from the start, and up to 0.8.
+        assertThat(StrokeCut.sweep(line, 10.3, 0, 10.3, 0, 10)).hasSize(1);
+        assertThat(StrokeCut.sweep(line, 10.8, 0, 10.8, 0, 10)).hasSize(2);
+    }
 }

@@ -45,7 +45,7 @@ class StrokeMakersTest {
 
     @Test
     void aClosedShapeEndsWhereItBeganWithoutACorner() {
-        ClosedShape shape = new ClosedShape("c", 0.2, 1);
+        ClosedShape shape = new ClosedShape(new Ink("c", 0.2, 1));
         for (int i = 0; i <= 50; i++) {
             double angle = 1.7 * Math.PI * i / 50;
             shape.add(new PenSample(200 + 80 * Math.cos(angle), 200 + 80 * Math.sin(angle), 0.5, i * 0.01));
@@ -61,7 +61,7 @@ class StrokeMakersTest {
     void aShakyLineNearAGuideRunsExactlyAlongIt() {
         Random random = new Random(3);
         Guide line = new Guide("g", Kind.LINE, List.of(new Spot(0, 100), new Spot(300, 400)));
-        GuidedInk ink = new GuidedInk("c", 0.5, 1, List.of(line), 8);
+        GuidedInk ink = new GuidedInk(new Ink("c", 0.5, 1), List.of(line), 8);
         for (int i = 0; i < 60; i++) {
             ink.add(new PenSample(
                     20 + 3 * i + random.nextGaussian(), 122 + 3 * i + random.nextGaussian(), 0.5, i * 0.01));
@@ -75,7 +75,7 @@ class StrokeMakersTest {
     @Test
     void inPerspectiveTheFirstPixelsSayWhichPointALineRunsTo() {
         Guide one = new Guide("g", Kind.ONE_POINT, List.of(new Spot(500, 200)));
-        GuidedInk ink = new GuidedInk("c", 0.5, 1, List.of(one), 8);
+        GuidedInk ink = new GuidedInk(new Ink("c", 0.5, 1), List.of(one), 8);
         for (int i = 0; i < 40; i++) {
             ink.add(new PenSample(100 + 4 * i, 600 - 4.3 * i, 0.5, i * 0.01));
         }
@@ -83,7 +83,7 @@ class StrokeMakersTest {
         for (int p = 1; p < curve.points(); p++) {
             assertThat((curve.y(p) - 600) / (curve.x(p) - 100)).isCloseTo(-1, within(0.01));
         }
-        GuidedInk free = new GuidedInk("c", 0.5, 1, List.of(), 8);
+        GuidedInk free = new GuidedInk(new Ink("c", 0.5, 1), List.of(), 8);
         Ink plain = new Ink("c", 0.5, 1);
         for (int i = 0; i < 40; i++) {
             PenSample sample = new PenSample(100 + 4 * i, 600 - i * i / 10.0, 0.5, i * 0.01);

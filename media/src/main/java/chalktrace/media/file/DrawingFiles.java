@@ -1,10 +1,12 @@
 package chalktrace.media.file;
 
 import chalktrace.core.edit.selection.DrawingPiece;
+import chalktrace.core.fill.Fill;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
@@ -29,13 +31,20 @@ public final class DrawingFiles {
     public static byte[] svg(DrawingPiece piece, Shot shot) {
         Collection<Chalk> used = Stream.concat(
                         piece.strokes().stream().map(Stroke::chalk),
-                        piece.fills().stream().map(fill -> fill.chalk()))
+                        piece.fills().stream().flatMap(Fill::chalks))
                 .distinct()
                 .map(shot::chalk)
                 .distinct()
                 .toList();
         Drawing drawing = Drawing.of(1, piece.items());
         return DrawingSvg.write(drawing, shot.setup().size(), shot::chalk, used);
+    }
+
+    /** How many strokes of a dry tip there are: SVG has no grain, so that other programs show them even. */
+    public static long withoutGrain(DrawingPiece piece, Shot shot) {
+        return piece.strokes().stream()
+                .filter(stroke -> shot.chalk(stroke.chalk()).line().tip() == LineShape.Tip.DRY)
+                .count();
     }
 
     /**

@@ -13,12 +13,14 @@ import chalktrace.core.stroke.Stroke;
 import chalktrace.core.stroke.StrokeOutline;
 import java.awt.geom.Path2D;
 import java.awt.geom.PathIterator;
+import java.awt.geom.Rectangle2D;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.StringTokenizer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -93,16 +95,18 @@ final class DrawingSvg {
                 }
                 xml.writeEndElement();
             }
+            int gradients = 0;
+            int fades = 0;
             for (DrawingItem item : drawing.items()) {
                 xml.writeCharacters("\n");
                 if (item instanceof DrawingItem.Picture) {
                     writePicture(xml, ((DrawingItem.Picture) item).picture());
                 } else if (item instanceof DrawingItem.Paint) {
                     Fill fill = ((DrawingItem.Paint) item).fill();
-                    writeFill(xml, fill, chalks.apply(fill.chalk()));
+                    writeFill(xml, fill, "colours-" + ++gradients, chalks);
                 } else {
                     Stroke stroke = ((DrawingItem.Line) item).stroke();
-                    writeStroke(xml, stroke, chalks.apply(stroke.chalk()));
+                    writeStroke(xml, stroke, "fade-" + ++fades, chalks.apply(stroke.chalk()));
                 }
             }
             xml.writeCharacters("\n");
@@ -146,7 +150,8 @@ final class DrawingSvg {
                             stroke(xml.getAttributeValue(OWN, "chalk"), curve, xml.getAttributeValue(OWN, "part"))));
                 }
                 if (area != null) {
-                    items.add(new DrawingItem.Paint(fill(xml.getAttributeValue(OWN, "chalk"), area)));
+                    items.add(new DrawingItem.Paint(
+                            fill(xml.getAttributeValue(OWN, "chalk"), area, xml.getAttributeValue(OWN, "gradient"))));
                 }
                 if (matrix != null) {
                     items.add(new DrawingItem.Picture(picture(matrix, xml.getAttributeValue(XLINK, "href"))));
@@ -203,14 +208,18 @@ final class DrawingSvg {
         return new Stroke(chalk == null ? "" : chalk, Curve.of(numbers(curve)), part == null ? "" : part);
     }
 
-    private static Fill fill(String chalk, String area) {
+    private static Fill fill(String chalk, String area, String gradient) {
         List<double[]> rings = new ArrayList<>();
         for (String ring : area.split(";")) {
             if (!ring.isBlank()) {
                 rings.add(numbers(ring));
             }
         }
-        return new Fill(chalk == null ? "" : chalk, Contours.of(rings));
+        Contours contours = Contours.of(rings);
+        return new Fill(
+                chalk == null ? "" : chalk,
+                contours,
+                Optional.ofNullable(gradient).map(GradientSvg::read));
     }
 
     private static double[] numbers(String text) {
@@ -222,12 +231,22 @@ final class DrawingSvg {
         return values;
     }
 
-    private static void writeFill(XMLStreamWriter xml, Fill fill, Chalk chalk) throws XMLStreamException {
+    private static void writeFill(XMLStreamWriter xml, Fill fill, String id, Function<String, Chalk> chalks)
+            throws XMLStreamException {
+        Chalk chalk = chalks.apply(fill.chalk());
+        boolean plain = fill.gradient().isEmpty();
+        if (!plain) {
+            GradientSvg.write(xml, id, fill.gradient().get(), chalks);
+        }
         xml.writeEmptyElement("path");
         xml.writeAttribute("d", pathText(fill.area().path().getPathIterator(null)));
-        xml.writeAttribute("fill", chalk.color().hex());
+        xml.writeAttribute("fill", plain ? chalk.color().hex() : "url(#" + id + ")");
         xml.writeAttribute("fill-rule", "evenodd");
-        if (chalk.opacity() < 1) {
+        if (!plain) {
+            xml.writeAttribute(
+                    "chalk", OWN, "gradient", GradientSvg.text(fill.gradient().get()));
+        }
+        if (plain && chalk.opacity() < 1) {
             xml.writeAttribute("fill-opacity", number(chalk.opacity()));
         }
         xml.writeAttribute("chalk", OWN, "chalk", fill.chalk());
@@ -242,11 +261,19 @@ final class DrawingSvg {
         xml.writeAttribute("chalk", OWN, "area", area.toString());
     }
 
-    private static void writeStroke(XMLStreamWriter xml, Stroke stroke, Chalk chalk) throws XMLStreamException {
+    private static void writeStroke(XMLStreamWriter xml, Stroke stroke, String id, Chalk chalk)
+            throws XMLStreamException {
         Rgb color = chalk.color();
         Path2D outline = StrokeOutline.of(stroke.curve(), chalk.line(), PREVIEW_SCALE);
+        boolean fades = chalk.line().faintest() < 1;
+        if (fades) {
+            writeFade(xml, stroke, id, chalk);
+        }
         xml.writeEmptyElement("path");
         xml.writeAttribute("d", pathText(outline.getPathIterator(null, PREVIEW_FLATNESS)));
+        if (fades) {
+            xml.writeAttribute("mask", "url(#" + id + ")");
+        }
         xml.writeAttribute("fill", color.hex());
         if (chalk.opacity() < 1) {
             xml.writeAttribute("fill-opacity", number(chalk.opacity()));
@@ -260,6 +287,27 @@ final class DrawingSvg {
         if (!stroke.part().isEmpty()) {
             xml.writeAttribute("chalk", OWN, "part", stroke.part());
         }
+    }
+
+    /** A mask in whose greys a stroke fades with pressure, each band in the place of the fainter ones that it touches. */
+    private static void writeFade(XMLStreamWriter xml, Stroke stroke, String id, Chalk chalk)
+            throws XMLStreamException {
+        Rectangle2D box =
+                StrokeOutline.of(stroke.curve(), chalk.line(), PREVIEW_SCALE).getBounds2D();
+        xml.writeStartElement("mask");
+        xml.writeAttribute("id", id);
+        xml.writeAttribute("maskUnits", "userSpaceOnUse");
+        xml.writeAttribute("x", number(Math.floor(box.getMinX()) - 1));
+        xml.writeAttribute("y", number(Math.floor(box.getMinY()) - 1));
+        xml.writeAttribute("width", number(Math.ceil(box.getWidth()) + 3));
+        xml.writeAttribute("height", number(Math.ceil(box.getHeight()) + 3));
+        for (StrokeOutline.Band band : StrokeOutline.bands(stroke.curve(), chalk.line(), PREVIEW_SCALE)) {
+            int grey = (int) Math.round(255 * band.opacity());
+            xml.writeEmptyElement("path");
+            xml.writeAttribute("d", pathText(band.path().getPathIterator(null, PREVIEW_FLATNESS)));
+            xml.writeAttribute("fill", new Rgb(grey, grey, grey).hex());
+        }
+        xml.writeEndElement();
     }
 
     /** A path of straight pieces in SVG's own words, relative and in tenths of a pixel, which is shortest. */

@@ -41,11 +41,15 @@ final class ForeignSvg {
 
     private static final float USUAL_HEIGHT = 150;
 
+    /** @param losses what of it will be left out, @param defines whether it may hold only what other drawings use */
+    private record Seen(Map<Loss, Integer> losses, boolean defines) {}
+
     private ForeignSvg() {}
 
     static ImportedDrawing read(byte[] given) throws BrokenDrawing {
         byte[] svg = SvgEntities.written(given);
-        Map<Loss, Integer> losses = lookThrough(svg);
+        Seen seen = lookThrough(svg);
+        Map<Loss, Integer> losses = seen.losses;
         SvgPictures pictures = new SvgPictures();
         try {
             LoaderContext context = LoaderContext.builder()
@@ -67,7 +71,7 @@ final class ForeignSvg {
             ShapeTaker taker = new ShapeTaker(edge(document.viewBox(), width, height));
             document.renderWithPlatform(NullPlatformSupport.INSTANCE, taker, new ViewBox(width, height));
             DrawingPiece piece = taker.piece();
-            if (piece.items().isEmpty()) {
+            if (piece.items().isEmpty() && !seen.defines) {
                 throw new BrokenDrawing("has no lines, painted shapes or pictures", null);
             }
             taker.losses().forEach((what, count) -> losses.merge(what, count, Integer::sum));
@@ -96,8 +100,9 @@ final class ForeignSvg {
      *
      * @return what of it will be left out, and how often
      */
-    private static Map<Loss, Integer> lookThrough(byte[] svg) throws BrokenDrawing {
+    private static Seen lookThrough(byte[] svg) throws BrokenDrawing {
         Map<Loss, Integer> losses = new EnumMap<>(Loss.class);
+        boolean defines = false;
         try {
             XMLStreamReader xml = DrawingSvg.reader().createXMLStreamReader(new ByteArrayInputStream(svg));
             int depth = 0;
@@ -112,6 +117,7 @@ final class ForeignSvg {
                     }
                     elements++;
                     depth++;
+                    defines |= xml.getLocalName().equals("defs");
                     count(xml, losses);
                     if (isSeenThrough(xml)) {
                         groups.push(new int[] {depth, elements});
@@ -133,7 +139,7 @@ final class ForeignSvg {
         } catch (XMLStreamException e) {
             throw new BrokenDrawing("is damaged (" + DrawingSvg.oneLine(e.getMessage()) + ")", e);
         }
-        return losses;
+        return new Seen(losses, defines);
     }
 
     private static void count(XMLStreamReader xml, Map<Loss, Integer> losses) {

@@ -3,6 +3,7 @@ package chalktrace.media.file;
 import chalktrace.core.edit.selection.DrawingPiece;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
+import chalktrace.core.fill.Gradient;
 import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
@@ -17,12 +18,15 @@ import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.Image;
+import java.awt.LinearGradientPaint;
 import java.awt.MultipleGradientPaint;
 import java.awt.Paint;
+import java.awt.RadialGradientPaint;
 import java.awt.RenderingHints;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
+import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.geom.RoundRectangle2D;
 import java.awt.image.BufferedImage;
@@ -134,10 +138,13 @@ final class ShapeTaker implements Output {
             return;
         }
         List<double[]> rings = PathShapes.rings(PathShapes.evenOdd(clipped(placed)));
-        if (!rings.isEmpty()) {
-            taken.items.add(
-                    new DrawingItem.Paint(new Fill(chalk(Chalk.Role.PAINT, LineShape.round(1)), Contours.of(rings))));
+        if (rings.isEmpty()) {
+            return;
         }
+        Contours area = Contours.of(rings);
+        taken.items.add(new DrawingItem.Paint(gradient()
+                .map(gradient -> Fill.of(area, gradient))
+                .orElseGet(() -> new Fill(chalk(Chalk.Role.PAINT, LineShape.round(1)), area))));
     }
 
     private Shape clipped(Shape placed) {
@@ -172,7 +179,11 @@ final class ShapeTaker implements Output {
                 reach.getHeight() + 2 * margin);
         boolean isClipped = clip != null && !clip.contains(reach);
         List<Curve> curves = PathShapes.curves(placed);
-        if (wide > LineShape.WIDEST || isUneven() || isClipped || alpha() < 1 && meet(curves, margin / 2)) {
+        if (paint instanceof MultipleGradientPaint
+                || wide > LineShape.WIDEST
+                || isUneven()
+                || isClipped
+                || alpha() < 1 && meet(curves, margin / 2)) {
             paint(transform.createTransformedShape(basic.createStrokedShape(shape)));
             return;
         }
@@ -282,8 +293,11 @@ final class ShapeTaker implements Output {
 
     /** The id of the chalk for what is drawn now; new ones are described. */
     private String chalk(Chalk.Role role, LineShape line) {
-        Rgb color = color();
-        double strength = Math.round(alpha() * 100) / 100.0;
+        return chalk(role, line, color(), alpha());
+    }
+
+    private String chalk(Chalk.Role role, LineShape line, Rgb color, double alpha) {
+        double strength = Math.round(alpha * 100) / 100.0;
         Chalk nearest = null;
         double closest = Double.MAX_VALUE;
         for (Chalk known : taken.chalks) {
@@ -314,8 +328,65 @@ final class ShapeTaker implements Output {
     }
 
     private Rgb color() {
-        Color now = plain();
-        return new Rgb(now.getRed(), now.getGreen(), now.getBlue());
+        return rgb(plain());
+    }
+
+    private static Rgb rgb(Color color) {
+        return new Rgb(color.getRed(), color.getGreen(), color.getBlue());
+    }
+
+    /** The gradient that is painted with now, with a chalk for each of its stops; empty where it is none that is kept. */
+    private Optional<Gradient> gradient() {
+        if (!(paint instanceof MultipleGradientPaint)) {
+            return Optional.empty();
+        }
+        MultipleGradientPaint now = (MultipleGradientPaint) paint;
+        AffineTransform place = new AffineTransform(transform);
+        place.concatenate(now.getTransform());
+        double focusX = 0;
+        double focusY = 0;
+        if (now instanceof LinearGradientPaint) {
+            Point2D start = ((LinearGradientPaint) now).getStartPoint();
+            Point2D end = ((LinearGradientPaint) now).getEndPoint();
+            double dx = end.getX() - start.getX();
+            double dy = end.getY() - start.getY();
+            place.concatenate(new AffineTransform(dx, dy, -dy, dx, start.getX(), start.getY()));
+        } else {
+            RadialGradientPaint radial = (RadialGradientPaint) now;
+            Point2D middle = radial.getCenterPoint();
+            double radius = radial.getRadius();
+            focusX = (radial.getFocusPoint().getX() - middle.getX()) / radius;
+            focusY = (radial.getFocusPoint().getY() - middle.getY()) / radius;
+            double out = Math.max(1, Math.hypot(focusX, focusY) + 1e-9);
+            focusX /= out;
+            focusY /= out;
+            place.concatenate(new AffineTransform(radius, 0, 0, radius, middle.getX(), middle.getY()));
+        }
+        Color[] colors = now.getColors();
+        List<Double> numbers = Gradient.numbers(place);
+        if (colors.length > Gradient.MOST_STOPS || !numbers.stream().allMatch(Double::isFinite)) {
+            return Optional.empty();
+        }
+        List<Gradient.Stop> stops = new ArrayList<>();
+        int last = colors.length - 1;
+        for (int i = 0; i <= last; i++) {
+            // Java wants stops at both ends; those that only repeat their neighbour's colour are not of the drawing.
+            boolean added = i == 0 && colors[0].equals(colors[1])
+                    || i == last && last > 1 && colors[last].equals(colors[last - 1]);
+            if (added && last > 1) {
+                continue;
+            }
+            double alpha = opacity * colors[i].getAlpha() / 255.0;
+            String chalk = chalk(Chalk.Role.PAINT, LineShape.round(1), rgb(colors[i]), alpha);
+            stops.add(new Gradient.Stop(Math.max(0, Math.min(1, now.getFractions()[i])), chalk));
+        }
+        Gradient.Spread spread = now.getCycleMethod() == MultipleGradientPaint.CycleMethod.NO_CYCLE
+                ? Gradient.Spread.PAD
+                : now.getCycleMethod() == MultipleGradientPaint.CycleMethod.REFLECT
+                        ? Gradient.Spread.REFLECT
+                        : Gradient.Spread.REPEAT;
+        Gradient.Kind kind = now instanceof LinearGradientPaint ? Gradient.Kind.LINEAR : Gradient.Kind.RADIAL;
+        return Optional.of(new Gradient(kind, stops, spread, focusX, focusY, numbers));
     }
 
     /** The colour, or of a gradient the average of what it shows from its first stop to its last. */

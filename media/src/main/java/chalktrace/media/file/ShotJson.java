@@ -49,7 +49,11 @@ import java.util.function.UnaryOperator;
 final class ShotJson {
 
     static final String FORMAT = "chalk-trace-shot";
-    static final int VERSION = 2;
+
+    /** The newest that is read; what has no gradient is written as the version before, which older programs open for editing. */
+    static final int VERSION = 3;
+
+    private static final int WITHOUT_GRADIENTS = 2;
 
     /** Gives the drawing of a file of the archive. */
     interface Drawings {
@@ -58,13 +62,22 @@ final class ShotJson {
 
     private ShotJson() {}
 
+    private static boolean hasGradients(Shot shot) {
+        return shot.levels().stream()
+                .flatMap(level -> level.drawings().stream())
+                .flatMap(drawing -> drawing.fills().stream())
+                .anyMatch(fill -> fill.gradient().isPresent());
+    }
+
     /**
      * @param drawingFile the file that holds a drawing
      * @param path how a path of footage or sound is written
      */
     static ObjectNode write(Shot shot, DrawingFiles drawingFile, UnaryOperator<String> path) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
-        root.put("format", FORMAT).put("formatVersion", VERSION).put("name", shot.name());
+        root.put("format", FORMAT)
+                .put("formatVersion", hasGradients(shot) ? VERSION : WITHOUT_GRADIENTS)
+                .put("name", shot.name());
         ShotSetup setup = shot.setup();
         root.putObject("setup")
                 .put("rate", setup.rate().asText())

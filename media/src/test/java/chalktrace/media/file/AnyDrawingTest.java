@@ -2,14 +2,24 @@ package chalktrace.media.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import chalktrace.core.edit.selection.DrawingPiece;
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Rgb;
+import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.stroke.PenSample;
+import chalktrace.core.stroke.SchneiderFit;
+import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
 import java.awt.image.BufferedImage;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Random;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
@@ -44,9 +54,32 @@ class AnyDrawingTest {
         assertThat(PaintedDrawings.difference(read, theirs).share()).isLessThan(0.01);
     }
 
+    @Property(tries = 20, edgeCases = EdgeCasesMode.NONE)
+    void whatFadesWithPressureFadesInOtherProgramsToo(@ForAll long seed) throws Exception {
+        Random random = new Random(seed);
+        List<PenSample> samples = new ArrayList<>();
+        for (int i = 0; i <= 60; i++) {
+            double t = i / 60.0;
+            samples.add(new PenSample(
+                    20 + 200 * t, 120 + 70 * Math.sin(5 * t + seed % 7), 0.5 + 0.45 * Math.sin(7 * t), i / 60.0));
+        }
+        Chalk chalk = new Chalk(
+                "soft", "soft", new Rgb(120, 30, 30), 6 + random.nextInt(20), 0.4 + 0.6 * random.nextDouble());
+        Chalk fading = chalk.withLine(chalk.line().withFaintest(0.6 * random.nextDouble()));
+        Stroke stroke = new Stroke("soft", SchneiderFit.fit(samples, 0.6));
+        DrawingPiece piece = new DrawingPiece(List.of(new DrawingItem.Line(stroke)));
+        Shot shot = Shots.empty().withChalks(List.of(fading));
+        byte[] written = DrawingSvg.write(Drawing.of(1, piece.items()), new PictureSize(SIDE, SIDE), shot::chalk);
+        ImportedDrawing own = new ImportedDrawing(piece, List.of(fading), SIDE, SIDE, Map.of());
+        assertThat(PaintedDrawings.difference(own, PaintedDrawings.byJava(written))
+                        .share())
+                .isLessThan(ALIKE);
+    }
+
     private static byte[] drawing(Random random) {
         StringBuilder out = new StringBuilder("<svg xmlns='http://www.w3.org/2000/svg' width='" + SIDE + "' height='"
-                + SIDE + "'>" + "<defs><clipPath id='c'><circle cx='120' cy='120' r='90'/></clipPath></defs>");
+                + SIDE + "'>" + "<defs><clipPath id='c'><circle cx='120' cy='120' r='90'/></clipPath>"
+                + gradient(random, "g0") + gradient(random, "g1") + gradient(random, "g2") + "</defs>");
         for (int i = 0; i < 8; i++) {
             String group = text(
                     "<g transform='translate(%s %s) rotate(%s) scale(%s %s)'>",
@@ -101,7 +134,7 @@ class AnyDrawingTest {
 
     private static String look(Random random, String... dashes) {
         boolean filled = random.nextBoolean();
-        String fill = filled ? color(random) : "none";
+        String fill = !filled ? "none" : random.nextInt(3) == 0 ? "url(#g" + random.nextInt(3) + ")" : color(random);
         String line = filled && random.nextBoolean() ? "none" : color(random);
         return text(
                 " fill='%s' stroke='%s' fill-rule='%s' opacity='%s' stroke-width='%s' stroke-linecap='%s'"
@@ -116,6 +149,42 @@ class AnyDrawingTest {
                 2 + random.nextInt(6),
                 one(random, dashes),
                 random.nextInt(9));
+    }
+
+    private static String gradient(Random random, String id) {
+        boolean linear = random.nextBoolean();
+        String units = random.nextBoolean() ? "objectBoundingBox" : "userSpaceOnUse";
+        double size = units.equals("objectBoundingBox") ? 1 : 120;
+        String place = linear
+                ? text(
+                        "x1='%s' y1='%s' x2='%s' y2='%s'",
+                        size * 0.3 * random.nextDouble(),
+                        size * 0.3 * random.nextDouble(),
+                        size * (0.6 + 0.4 * random.nextDouble()),
+                        size * random.nextDouble())
+                : text(
+                        "cx='%s' cy='%s' r='%s' fx='%s' fy='%s'",
+                        size * 0.5,
+                        size * 0.5,
+                        size * (0.3 + 0.3 * random.nextDouble()),
+                        size * (0.4 + 0.2 * random.nextDouble()),
+                        size * (0.4 + 0.2 * random.nextDouble()));
+        StringBuilder out = new StringBuilder(text(
+                "<%s id='%s' gradientUnits='%s' spreadMethod='%s' gradientTransform='rotate(%s)' %s>",
+                linear ? "linearGradient" : "radialGradient",
+                id,
+                units,
+                one(random, "pad", "reflect", "repeat"),
+                random.nextInt(20),
+                place));
+        double offset = 0;
+        for (int i = 0; i < 2 + random.nextInt(3); i++) {
+            out.append(text(
+                    "<stop offset='%s' stop-color='%s' stop-opacity='%s'/>",
+                    offset, color(random), random.nextBoolean() ? 1 : random.nextDouble()));
+            offset = Math.min(1, offset + 0.6 * random.nextDouble());
+        }
+        return out.append(linear ? "</linearGradient>" : "</radialGradient>").toString();
     }
 
     private static String one(Random random, String... of) {

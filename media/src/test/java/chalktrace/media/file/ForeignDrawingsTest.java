@@ -3,6 +3,8 @@ package chalktrace.media.file;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.core.fill.Fill;
+import chalktrace.core.fill.Gradient;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
@@ -14,6 +16,7 @@ import chalktrace.core.stroke.LineEnds;
 import chalktrace.core.testing.LineDistance;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.file.ImportedDrawing.Loss;
+import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -81,34 +84,61 @@ class ForeignDrawingsTest {
     }
 
     @Test
-    void aGradientBecomesItsAverageAndIsTold() throws Exception {
-        ImportedDrawing read = svg(HEAD + "<defs><linearGradient id='g'><stop offset='0' stop-color='#000'/>"
-                + "<stop offset='1' stop-color='#fff'/></linearGradient></defs>"
-                + "<rect width='90' height='90' fill='url(#g)'/><text x='5' y='5'>no</text></svg>");
-        Rgb color = chalk(read, read.piece().fills().get(0).chalk()).color();
-        assertThat(color.red()).isBetween(126, 129);
-        assertThat(read.losses()).containsExactlyInAnyOrderEntriesOf(Map.of(Loss.GRADIENT, 1, Loss.TEXT, 1));
+    void aGradientKeepsItsStopsAsChalksAndComesBack() throws Exception {
+        ImportedDrawing read = svg(HEAD + "<defs><linearGradient id='g' x1='0' x2='1' spreadMethod='reflect'>"
+                + "<stop offset='0.2' stop-color='#f00'/><stop offset='1' stop-color='#00f' stop-opacity='0.5'/>"
+                + "</linearGradient></defs>"
+                + "<rect x='10' width='90' height='90' fill='url(#g)'/><text x='5' y='5'>no</text></svg>");
+        Fill fill = read.piece().fills().get(0);
+        Gradient gradient = fill.gradient().orElseThrow();
+        assertThat(gradient.spread()).isEqualTo(Gradient.Spread.REFLECT);
+        assertThat(gradient.stops().stream()
+                        .map(stop -> chalk(read, stop.chalk()).color().hex()))
+                .containsExactly("#FF0000", "#0000FF");
+        assertThat(chalk(read, gradient.stops().get(1).chalk()).opacity()).isCloseTo(0.5, within(0.01));
+        // From one side of the square to the other.
+        assertThat(gradient.transform()
+                        .transform(new Point2D.Double(0, 0), null)
+                        .getX())
+                .isCloseTo(10, within(1e-4));
+        assertThat(gradient.transform()
+                        .transform(new Point2D.Double(1, 0), null)
+                        .getX())
+                .isCloseTo(100, within(1e-4));
+        assertThat(read.losses()).containsExactlyInAnyOrderEntriesOf(Map.of(Loss.TEXT, 1));
+        Shot shot = Shots.empty().withChalks(read.chalks());
+        ImportedDrawing again = DrawingFiles.svg(Path.of("own.svg"), DrawingFiles.svg(read.piece(), shot));
+        assertThat(again.piece().fills()).isEqualTo(read.piece().fills());
+        assertThat(again.chalks()).isEqualTo(read.chalks());
     }
 
     @Test
-    void aGradientCountsAsFarAsItIsSeen() throws Exception {
-        // White up to two fifths of the way and less of it from there, nothing of the black that is not seen.
-        ImportedDrawing read = svg(HEAD + "<defs><linearGradient id='g'><stop offset='0.2' stop-color='#fff'/>"
-                + "<stop offset='0.6' stop-color='#000' stop-opacity='0'/></linearGradient></defs>"
-                + "<rect width='90' height='90' fill='url(#g)'/></svg>");
-        Chalk chalk = chalk(read, read.piece().fills().get(0).chalk());
-        assertThat(chalk.color()).isEqualTo(Rgb.WHITE);
-        assertThat(chalk.opacity()).isCloseTo(0.4, within(0.006));
+    void anotherChalkInAStopChangesTheGradientAndAPlainChalkTakesItsPlace() throws Exception {
+        Fill fill = svg(HEAD + "<defs><radialGradient id='g'><stop offset='0' stop-color='#f00'/>"
+                        + "<stop offset='1' stop-color='#00f'/></radialGradient></defs>"
+                        + "<rect width='90' height='90' fill='url(#g)'/></svg>")
+                .piece()
+                .fills()
+                .get(0);
+        String last = fill.gradient().orElseThrow().stops().get(1).chalk();
+        Fill other = fill.withChalks(chalk -> chalk.equals(last) ? "mine" : chalk);
+        assertThat(other.chalks()).containsExactly(fill.chalk(), "mine");
+        assertThat(fill.withChalk("mine").gradient()).isEmpty();
     }
 
-    @Test
-    void ofUnevenStopsEachCountsForItsShare() throws Exception {
-        // Red for 0.3 of the way (0 to 0.2, and half of 0.2 to 0.4), green for 0.4, blue for 0.3.
-        ImportedDrawing read = svg(HEAD + "<defs><radialGradient id='g'><stop offset='0.2' stop-color='#f00'/>"
-                + "<stop offset='0.4' stop-color='#0f0'/><stop offset='1' stop-color='#00f'/></radialGradient></defs>"
-                + "<rect width='90' height='90' fill='url(#g)'/></svg>");
-        Rgb color = chalk(read, read.piece().fills().get(0).chalk()).color();
-        assertThat(List.of(color.red(), color.green(), color.blue())).containsExactly(77, 102, 77);
+    /** Nothing to see is no damage. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "<defs><linearGradient id='g'/></defs><rect width='9' height='9' fill='url(#g)'/>",
+                "<defs><pattern id='p'/><clipPath id='c'/><mask id='m'/><filter id='f'/><marker id='k'/></defs>",
+                "<defs><symbol id='s'/></defs><use href='#s'/><path d='M0 0H9' stroke='red'/>",
+                "<defs><clipPath id='c'/></defs><rect width='9' height='9' clip-path='url(#c)'/>",
+                "<defs><radialGradient id='g' r='0'><stop offset='0' stop-color='red'/></radialGradient></defs>"
+                        + "<rect width='9' height='9' fill='url(#g)'/>"
+            })
+    void definitionsThatDrawNothingOpen(String inside) throws Exception {
+        assertThat(svg(HEAD + inside + "</svg>").piece().items().size()).isLessThan(3);
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import chalktrace.core.shot.Shot;
+import chalktrace.core.testing.Shots;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
 import chalktrace.media.testing.FullShot;
@@ -21,6 +22,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -105,7 +107,8 @@ class ShotFileTest {
                     .getDocumentElement();
             assertThat(root.getNamespaceURI()).isEqualTo("http://www.w3.org/2000/svg");
             var paths = root.getElementsByTagNameNS("http://www.w3.org/2000/svg", "path");
-            assertThat(paths.getLength()).isEqualTo(3);
+            // Two strokes, an area, and, of the stroke that fades, the one band of its mask.
+            assertThat(paths.getLength()).isEqualTo(4);
             assertThat(paths.item(0).getAttributes().getNamedItem("fill").getNodeValue())
                     .isEqualTo("#F2D13C");
             assertThat(paths.item(0).getAttributes().getNamedItem("d").getNodeValue())
@@ -141,9 +144,27 @@ class ShotFileTest {
         }
     }
 
+    /** Older programs may go on with what they know. */
+    @Test
+    void onlyAShotWithAGradientNeedsTheNewestVersion() throws Exception {
+        assertThat(version(saved(full()))).isEqualTo(3);
+        Shot plain = full().withLevel(
+                        Shots.LEVEL,
+                        level -> level.with(level.drawing(2).orElseThrow().withFills(List.of())));
+        assertThat(version(saved(plain))).isEqualTo(2);
+    }
+
+    private static int version(Path file) throws IOException {
+        try (FileSystem zip = FileSystems.newFileSystem(file, Map.of())) {
+            return JSON.readTree(Files.readString(zip.getPath(ShotFile.DOCUMENT)))
+                    .path("formatVersion")
+                    .asInt();
+        }
+    }
+
     @Test
     void aNewerVersionOpensForReadingOnly() throws Exception {
-        Path file = withDocument(text -> text.replace("\"formatVersion\" : 2", "\"formatVersion\" : 7"));
+        Path file = withDocument(text -> text.replaceFirst("\"formatVersion\" : \\d+", "\"formatVersion\" : 7"));
         assertThat(ShotFile.open(file).whyReadOnly()).get().asString().contains("newer version");
     }
 

@@ -3,6 +3,7 @@ package chalktrace.media.testing;
 import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.fill.Contours;
 import chalktrace.core.fill.Fill;
+import chalktrace.core.fill.Gradient;
 import chalktrace.core.guide.Guide;
 import chalktrace.core.motion.Attached;
 import chalktrace.core.motion.PointTracker;
@@ -95,6 +96,20 @@ public final class FullShot {
                                         2,
                                         7.5,
                                         -3)))
+                        .with(level.drawing(2)
+                                .orElseThrow()
+                                .plus(new Fill(
+                                        "chalk-2",
+                                        Contours.of(List.of(new double[] {0, 0, 50, 0, 50, 40})),
+                                        Optional.of(new Gradient(
+                                                Gradient.Kind.RADIAL,
+                                                List.of(
+                                                        new Gradient.Stop(0.25, "chalk-2"),
+                                                        new Gradient.Stop(0.75, "chalk-3")),
+                                                Gradient.Spread.REFLECT,
+                                                0.25,
+                                                -0.5,
+                                                List.of(20.5, 1.0, -2.0, 30.0, 7.0, 9.0))))))
                         .withStyle(new LevelStyle(
                                 LevelStyle.Role.SHADOW,
                                 Optional.of("level-9"),

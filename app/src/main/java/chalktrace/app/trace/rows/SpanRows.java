@@ -40,6 +40,7 @@ final class SpanRows extends VBox {
     private final ComboBox<Ease> ease = new ComboBox<>();
     private final CheckBox showings = new CheckBox(Words.TRACE.of("place-the-showings-only"));
     private final TreeMap<Integer, SpanMove.Key> keys = new TreeMap<>();
+    private final Label opacityNeeds = Rows.quiet(Words.TRACE.of("of-exposures-only"));
     private final Label keyWords = Rows.hint("");
 
     SpanRows(TraceWork work) {
@@ -58,6 +59,9 @@ final class SpanRows extends VBox {
         showings.setId("span-showings");
         showings.setFocusTraversable(false);
         showings.setTooltip(new Tooltip(Words.TRACE.of("one-drawing-linked-to-many")));
+        // A stroke has the opacity of its chalk; only an exposure has one of its own.
+        opacity.disableProperty().bind(showings.selectedProperty().not());
+        opacityNeeds.visibleProperty().bind(opacity.disableProperty());
         Node key =
                 Buttons.words(Words.TRACE.of("key-here"), Words.TRACE.of("these-numbers-on-the-frame"), this::keyHere);
         key.setId("span-key");
@@ -71,7 +75,7 @@ final class SpanRows extends VBox {
                 .addAll(
                         row(Rows.quiet(Words.TRACE.of("right")), right, Rows.quiet(Words.TRACE.of("down")), down),
                         row(Rows.quiet(Words.TRACE.of("size")), percent, Rows.quiet(Words.TRACE.of("turn")), degrees),
-                        row(Rows.quiet(Words.TRACE.of("opacity-percent")), opacity),
+                        row(Rows.quiet(Words.TRACE.of("opacity-percent")), opacity, opacityNeeds),
                         row(key, none),
                         row(Rows.quiet(Words.TRACE.of("between-keys")), ease),
                         keyWords,
@@ -112,7 +116,11 @@ final class SpanRows extends VBox {
     private Optional<SpanMove.Key> key() {
         try {
             return Optional.of(new SpanMove.Key(
-                    right.value(), down.value(), percent.value() / 100, degrees.value(), opacity.value() / 100));
+                    right.value(),
+                    down.value(),
+                    percent.value() / 100,
+                    degrees.value(),
+                    showings.isSelected() ? opacity.value() / 100 : 1));
         } catch (IllegalArgumentException e) {
             session.notices().problem(e.getMessage());
             return Optional.empty();

@@ -9,7 +9,6 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
 import chalktrace.app.session.View;
 import chalktrace.app.words.Words;
-import chalktrace.core.check.Finding;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.edit.timing.TimingEdits;
@@ -35,8 +34,6 @@ import javafx.scene.layout.VBox;
 /** What can be done with the span that is chosen on the bench, or else with the showing at the gate. */
 final class TimingRows extends VBox {
 
-    private static final int MOST_FINDINGS = 6;
-
     private final Session session;
     private final Label where = Rows.hint("");
     private final NumberField count = new NumberField("timing-count", 2, this::showProposal);
@@ -45,7 +42,6 @@ final class TimingRows extends VBox {
     private final ComboBox<View.Only> only = new ComboBox<>();
     private final TextField note = new TextField();
     private final TextField camera = new TextField();
-    private final VBox findings = new VBox(2);
 
     TimingRows(Session session) {
         super(6);
@@ -199,7 +195,6 @@ final class TimingRows extends VBox {
                 this,
                 this::show,
                 session.timing().spanProperty(),
-                session.timing().findingsProperty(),
                 session.transport().frameProperty(),
                 session.selection().levelProperty(),
                 session.document().shotProperty());
@@ -219,7 +214,6 @@ final class TimingRows extends VBox {
                 session.timing().spanProperty().get() == null ? Words.TRACE.of("drag-over-a-levels-lane") : "."));
         showWritten(note, Mark.Kind.NOTE);
         showWritten(camera, Mark.Kind.CAMERA);
-        showFindings();
         showProposal();
     }
 
@@ -251,22 +245,6 @@ final class TimingRows extends VBox {
             session.document().apply(TimingEdits.swap(ids.get(here), ids.get(here + 1)));
         } else {
             session.notices().problem(Words.TRACE.of("there-is-no-level-behind"));
-        }
-    }
-
-    private void showFindings() {
-        findings.getChildren().clear();
-        List<Finding> all = session.timing().findingsProperty().get();
-        if (!all.isEmpty()) {
-            findings.getChildren().add(Rows.quiet(Words.TRACE.of("possible-mistakes")));
-        }
-        all.stream().limit(MOST_FINDINGS).forEach(finding -> {
-            Label words = new Label(session.timing().words(finding));
-            words.setWrapText(true);
-            findings.getChildren().add(Rows.row(() -> session.transport().go(finding.frame()), words));
-        });
-        if (all.size() > MOST_FINDINGS) {
-            findings.getChildren().add(Rows.quiet(Words.TRACE.of("and-more-frames", all.size() - MOST_FINDINGS)));
         }
     }
 

@@ -1,5 +1,6 @@
 package chalktrace.app.trace.rows;
 
+import chalktrace.app.cards.FindingList;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.Refresh;
@@ -61,6 +62,7 @@ public final class TraceRows extends VBox {
                         new UnderlayRow(session),
                         Rows.section(Words.TRACE.of("current-chalk")),
                         chalk,
+                        FindingList.brief(session),
                         new Fold(Words.TRACE.of("the-current-level"), false, style),
                         new Fold(Words.TRACE.of("timing"), false, new TimingRows(session)),
                         new Fold(Words.TRACE.of("cycles"), false, new CycleRows(session)),

@@ -102,13 +102,17 @@ final class ChalkHand implements Hand {
     }
 
     private StrokeMaker maker() {
-        double steadiness = session.view().steadinessProperty().get();
+        Ink ink = new Ink(
+                chalk.id(),
+                session.view().steadinessProperty().get(),
+                board.scale(),
+                chalk.line().pressureShown());
         return switch (session.view().lineKindProperty().get()) {
             case STRAIGHT -> new StraightLine(chalk.id());
             case ELLIPSE ->
                 new DraggedEllipse(
                         chalk.id(), session.view().shiftHeldProperty().get());
-            case CLOSED -> new ClosedShape(chalk.id(), steadiness, board.scale());
+            case CLOSED -> new ClosedShape(ink);
             case FREE -> {
                 Optional<EdgeMap> edges = work.snapping().edges();
                 if (edges.isPresent()) {
@@ -121,9 +125,7 @@ final class ChalkHand implements Hand {
                                 && session.view().guidesShownProperty().get()
                         ? session.shot().guides(session.transport().frame())
                         : List.of();
-                yield guides.isEmpty()
-                        ? new Ink(chalk.id(), steadiness, board.scale())
-                        : new GuidedInk(chalk.id(), steadiness, board.scale(), guides, GUIDE_REACH_PX / board.scale());
+                yield guides.isEmpty() ? ink : new GuidedInk(ink, guides, GUIDE_REACH_PX / board.scale());
             }
         };
     }

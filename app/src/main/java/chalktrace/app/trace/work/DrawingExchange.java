@@ -155,8 +155,13 @@ public final class DrawingExchange {
                     DrawingFiles.write(file, piece.get(), shot);
                     return file;
                 },
-                saved -> notices.say(Words.TRACE.of("saved", saved.getFileName())),
+                saved -> notices.say(savedWords(saved, DrawingFiles.withoutGrain(piece.get(), shot))),
                 failed -> notices.problem(failed.getMessage()));
+    }
+
+    private static String savedWords(Path saved, long withoutGrain) {
+        String said = Words.TRACE.of("saved", saved.getFileName());
+        return withoutGrain == 0 ? said : said + " " + Words.TRACE.count("strokes-without-grain", withoutGrain);
     }
 
     /** Whether a file is a drawing that {@link #takeIn} reads. */
@@ -173,6 +178,10 @@ public final class DrawingExchange {
     }
 
     private void put(ImportedDrawing read) {
+        if (read.piece().items().isEmpty()) {
+            notices.problem(Words.TRACE.of("drawing-draws-nothing"));
+            return;
+        }
         PictureSize size = document.shot().setup().size();
         double scale = read.scaleInto(size);
         DrawingPiece piece = read.piece().fitted(read.width(), read.height(), size);

@@ -426,22 +426,28 @@ public final class InBetweening {
         return level.drawing(run.drawing()).orElseThrow();
     }
 
-    /** Which strokes found no partner, and what can be done; empty when all have one. */
+    /** Which strokes found no partner, of which another partner would do as well, and what can be done; empty when all is clear. */
     private static String alone(InBetween between) {
         List<Integer> first = between.matched().leftOver();
         List<Integer> second = between.matched().added();
-        if (first.isEmpty() && second.isEmpty()) {
-            return "";
+        List<Integer> unsure = between.matched().unsure();
+        List<String> said = new ArrayList<>();
+        if (!first.isEmpty() || !second.isEmpty()) {
+            String strokes = first.isEmpty()
+                    ? Words.TRACE.count("strokes-of-the-second", second.size(), numbers(second))
+                    : second.isEmpty()
+                            ? Words.TRACE.count("strokes-of-the-first", first.size(), numbers(first))
+                            : Words.TRACE.of(
+                                    "strokes-of-both",
+                                    Words.TRACE.count("strokes-of-the-first", first.size(), numbers(first)),
+                                    numbers(second));
+            said.add(Words.TRACE.count("without-partner", first.size() + second.size(), strokes));
         }
-        String strokes = first.isEmpty()
-                ? Words.TRACE.count("strokes-of-the-second", second.size(), numbers(second))
-                : second.isEmpty()
-                        ? Words.TRACE.count("strokes-of-the-first", first.size(), numbers(first))
-                        : Words.TRACE.of(
-                                "strokes-of-both",
-                                Words.TRACE.count("strokes-of-the-first", first.size(), numbers(first)),
-                                numbers(second));
-        return Words.TRACE.count("without-partner", first.size() + second.size(), strokes);
+        if (!unsure.isEmpty()) {
+            String strokes = Words.TRACE.count("strokes-of-the-first", unsure.size(), numbers(unsure));
+            said.add(Words.TRACE.count("unsure-pairs", unsure.size(), strokes));
+        }
+        return String.join(" ", said);
     }
 
     private static String numbers(List<Integer> strokes) {

@@ -174,7 +174,7 @@ public final class FillEdits {
         Shot ready = paintLevel(shot, lineLevel).isPresent() ? shot : withPaintLevel(shot, lines.get());
         String paintId = paintLevel(ready, lineLevel).orElseThrow();
         AffineTransform toDrawing = StrokeLanding.toDrawing(shot, run.get().placement());
-        Fill inDrawing = new Fill(fill.chalk(), fill.area().transformed(toDrawing));
+        Fill inDrawing = fill.transformed(toDrawing);
         return ready.withLevel(
                 paintId,
                 paint -> shot.isLocked(paint)

@@ -94,9 +94,7 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
 
     /** The edit that puts a painted area, given as it looks on the picture, onto its drawing. */
     public Edit paint(Fill fill) {
-        return add(
-                CoreWords.EDIT.of("paint"),
-                (to, inDrawing) -> to.plus(new Fill(fill.chalk(), fill.area().transformed(inDrawing))));
+        return add(CoreWords.EDIT.of("paint"), (to, inDrawing) -> to.plus(fill.transformed(inDrawing)));
     }
 
     /** The edit that puts items, given as they look on the picture, in front of all that its drawing holds. */

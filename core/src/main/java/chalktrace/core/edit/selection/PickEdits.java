@@ -45,7 +45,7 @@ public final class PickEdits {
                     drawing,
                     pick,
                     stroke -> stroke.withCurve(stroke.curve().transformed(inDrawing)),
-                    fill -> new Fill(fill.chalk(), fill.area().transformed(inDrawing)),
+                    fill -> fill.transformed(inDrawing),
                     picture -> picture.transformed(inDrawing));
         });
     }
@@ -80,8 +80,7 @@ public final class PickEdits {
                     pick,
                     stroke -> stroke.withCurve(
                             onPicture.bend(stroke.curve().transformed(toShot)).transformed(toDrawing)),
-                    fill -> new Fill(
-                            fill.chalk(),
+                    fill -> fill.withArea(
                             bent(fill.area().transformed(toShot), onPicture).transformed(toDrawing)),
                     // Pixels are placed, not bent.
                     picture -> picture);
@@ -121,7 +120,7 @@ public final class PickEdits {
                         drawing,
                         pick,
                         stroke -> stroke.withChalk(chalk),
-                        fill -> new Fill(chalk, fill.area()),
+                        fill -> fill.withChalk(chalk),
                         picture -> picture));
     }
 

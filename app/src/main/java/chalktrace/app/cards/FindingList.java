@@ -1,0 +1,86 @@
+package chalktrace.app.cards;
+
+import chalktrace.app.controls.Refresh;
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Session;
+import chalktrace.app.words.FindingWords;
+import chalktrace.app.words.Words;
+import chalktrace.core.check.Finding;
+import java.util.List;
+import javafx.beans.binding.Bindings;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.VBox;
+
+/** The possible mistakes in the exposure of the shot, with their count: a click goes to the place and makes its level the current one. */
+public final class FindingList extends VBox {
+
+    private static final double MOST_HEIGHT = 200;
+
+    private final Session session;
+    private final int most;
+    private final boolean saysNone;
+    private final Label title = Rows.section("");
+    private final VBox list = new VBox(2);
+    private final Label more = Rows.hint("");
+
+    private FindingList(Session session, int most, boolean saysNone) {
+        super(4);
+        this.session = session;
+        this.most = most;
+        this.saysNone = saysNone;
+        title.setId("findings-title");
+        list.setId("findings");
+        ScrollPane scrolled = new ScrollPane(list);
+        scrolled.setFitToWidth(true);
+        scrolled.setFocusTraversable(false);
+        scrolled.getStyleClass().add("finding-scroll");
+        // What is to be done with the shot stays in sight below many of them.
+        scrolled.setMaxHeight(MOST_HEIGHT);
+        scrolled.minHeightProperty().bind(Bindings.min(list.heightProperty(), MOST_HEIGHT));
+        getChildren().addAll(title, scrolled, more);
+        Refresh.on(this, this::show, session.timing().findingsProperty());
+    }
+
+    /** All of them, in Finish; says so when there are none. */
+    public static FindingList whole(Session session) {
+        return new FindingList(session, 100, true);
+    }
+
+    /** The first few, beside other work; takes no room when there are none. */
+    public static FindingList brief(Session session) {
+        return new FindingList(session, 3, false);
+    }
+
+    private void show() {
+        List<Finding> all = session.timing().findingsProperty().get();
+        title.setText(
+                all.isEmpty()
+                        ? Words.FINISH.of("no-possible-mistakes")
+                        : Words.FINISH.of("possible-mistakes", all.size()));
+        list.getChildren().setAll(all.stream().limit(most).map(this::row).toList());
+        more.setText(all.size() > most ? Words.FINISH.count("more-mistakes", all.size() - most) : "");
+        Rows.show(this, saysNone || !all.isEmpty());
+    }
+
+    private Node row(Finding finding) {
+        String said = FindingWords.onScreen(session.shot(), finding);
+        Label words = new Label(said);
+        words.setWrapText(true);
+        Node row = Rows.row(() -> go(finding), words);
+        row.setAccessibleRole(AccessibleRole.BUTTON);
+        row.setAccessibleText(said);
+        Tooltip.install(row, new Tooltip(Words.FINISH.of("go-to-this-place")));
+        return row;
+    }
+
+    private void go(Finding finding) {
+        session.transport().go(Math.min(finding.frame(), session.shot().setup().length() - 1));
+        if (session.shot().level(finding.level()).isPresent()) {
+            session.selection().levelProperty().set(finding.level());
+        }
+    }
+}
