@@ -2,18 +2,22 @@ package chalktrace.benchmarks;
 
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Ink;
+import chalktrace.core.stroke.LineShape;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.core.stroke.PenStream;
+import chalktrace.core.stroke.StrokeOutline;
 import chalktrace.core.testing.EvenHand;
 import chalktrace.core.testing.EvenHand.Drawn;
 import chalktrace.core.testing.EvenHand.Shape;
 import chalktrace.core.testing.Kinks;
 import chalktrace.core.testing.LineDistance;
+import chalktrace.core.testing.PenStreams;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
+import java.awt.geom.PathIterator;
 import java.awt.geom.Rectangle2D;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -46,6 +50,7 @@ public final class RoundQuality {
         }
         ovals(seed);
         circles();
+        pressures(seed);
         if (arguments.length > 1) {
             worst.writeWorst(Path.of(arguments[1]));
         }
@@ -173,6 +178,42 @@ public final class RoundQuality {
                         circle[2],
                         100 * (1 - radius / circle[0]),
                         worst);
+            }
+        }
+    }
+
+    /** Segments, and points of the outline, of smooth strokes whose pressure is noisy. */
+    private static void pressures(long seed) {
+        for (double noise : new double[] {0, 0.02, 0.05}) {
+            for (double width : new double[] {5, 12, 40}) {
+                LineShape shape = LineShape.round(width);
+                List<Double> segments = new ArrayList<>();
+                List<Double> points = new ArrayList<>();
+                for (int i = 0; i < 200; i++) {
+                    SplittableRandom random = new SplittableRandom(seed + i);
+                    Ink ink = new Ink("c", Ink.USUAL_STEADINESS, 1, shape.pressureShown());
+                    PenStreams.of(PenStreams.Kind.SMOOTH_TABLET, seed + i).samples().stream()
+                            .map(s -> new PenSample(
+                                    s.x(),
+                                    s.y(),
+                                    Math.max(
+                                            0,
+                                            Math.min(1, s.pressure() + noise * 2 * (random.nextDouble() - 0.5) * 1.7)),
+                                    s.seconds()))
+                            .forEach(ink::add);
+                    Curve kept = ink.finish().curve();
+                    segments.add((double) kept.segments());
+                    int count = 0;
+                    for (PathIterator at = StrokeOutline.of(kept, shape, 1).getPathIterator(null);
+                            !at.isDone();
+                            at.next()) {
+                        count++;
+                    }
+                    points.add((double) count);
+                }
+                String name = String.format(Locale.ROOT, "pressure noise %.2f, %.0f px wide", noise, width);
+                QualityTable.print(name + ": segments", segments);
+                QualityTable.print("  points of the outline", points);
             }
         }
     }

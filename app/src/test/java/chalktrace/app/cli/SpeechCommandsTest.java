@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import chalktrace.app.testing.ChalkLine;
 import chalktrace.app.window.DemoShot;
+import chalktrace.core.shot.Drawing;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.Resampler;
+import chalktrace.core.testing.Shots;
 import chalktrace.core.time.FrameRate;
+import chalktrace.media.file.ShotFile;
 import chalktrace.media.file.TimedSpeech;
 import chalktrace.media.sound.SoundFiles;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -109,6 +112,23 @@ class SpeechCommandsTest {
         JsonNode pairs = json("sync", demo("kettle.chalk"), "--json").path("pairs");
         assertThat(pairs.findValuesAsText("verdict")).containsExactly("good", "good", "off");
         assertThat(pairs.get(2).path("lateMillis").asDouble()).isCloseTo(-5 * 1000 / 24.0, within(0.5));
+    }
+
+    /** An empty shot has no mistakes; a drawing that is shown on no frame is one, and ends the command with 3. */
+    @Test
+    void checkListsPossibleMistakesAndExitsWithThree() throws Exception {
+        Path file = folder.resolve("check.chalk");
+        ShotFile.fresh().save(Shots.empty(), file);
+        assertThat(run("check", file)).isZero();
+        ShotFile.fresh()
+                .save(Shots.empty().withLevel(Shots.LEVEL, level -> level.with(new Drawing(5, List.of()))), file);
+        assertThat(run("check", file, "--json")).isEqualTo(3);
+        JsonNode found =
+                new ObjectMapper().readTree(line.out()).path("findings").get(0);
+        assertThat(found.path("check").asText()).isEqualTo("never-shown");
+        assertThat(found.path("level").asText()).isEqualTo(Shots.LEVEL);
+        assertThat(found.path("drawing").asInt()).isEqualTo(5);
+        assertThat(found.path("says").asText()).contains("drawing 5");
     }
 
     @ParameterizedTest

@@ -14,6 +14,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -200,5 +201,37 @@ class ShelfTest {
         awaitIdle(bare);
         assertThat(ShotFile.open(file).shot().name()).isEqualTo("more");
         assertThat(left).doesNotExist();
+    }
+
+    /** Whoever wants another shot while this one is being saved waits for that and is asked nothing. */
+    @Test
+    void whatWaitsForASaveFindsTheShotSaved() {
+        rename(bare, "while it is saved");
+        List<Boolean> unsavedAfter = new ArrayList<>();
+        bare.run(() -> {
+            Shelf shelf = bare.session.shelf();
+            assertThat(shelf.isSavingAll()).isFalse();
+            shelf.save(file, () -> {});
+            assertThat(shelf.isSavingAll()).isTrue();
+            shelf.whenSavingEnds(() ->
+                    unsavedAfter.add(bare.session.document().unsavedProperty().get()));
+        });
+        bare.await(() -> !unsavedAfter.isEmpty());
+        assertThat(unsavedAfter).containsExactly(false);
+        assertThat(bare.<Boolean>get(() -> bare.session.shelf().isSavingAll())).isFalse();
+    }
+
+    @Test
+    void whatIsDrawnDuringASaveIsNotTakenForSaved() {
+        rename(bare, "first");
+        bare.run(() -> {
+            bare.session.shelf().save(file, () -> {});
+            bare.session.document().apply(new Edit("more", shot -> shot.withName("second")));
+            assertThat(bare.session.shelf().isSavingAll()).isFalse();
+        });
+        awaitIdle(bare);
+        assertThat(bare.<Boolean>get(
+                        () -> bare.session.document().unsavedProperty().get()))
+                .isTrue();
     }
 }

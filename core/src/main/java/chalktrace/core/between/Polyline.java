@@ -6,10 +6,15 @@ import chalktrace.core.stroke.SchneiderFit;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A stroke's curve as points evenly spaced along it, with their pressures. */
+/** A stroke's curve as points evenly spaced along it, with their pressures; of one that closes and runs on the round alone. */
 record Polyline(double[] x, double[] y, double[] pressure) {
 
     private static final int DENSE = 24;
+
+    /** In shares of its length: a line that comes so close to its start is closed, and what runs on from there is no longer than this. */
+    private static final double CLOSES = 0.04;
+
+    private static final double LONGEST_OVERLAP = 0.25;
 
     static Polyline of(Curve curve, int count) {
         int steps = Math.max(1, curve.segments() * DENSE);
@@ -25,10 +30,11 @@ record Polyline(double[] x, double[] y, double[] pressure) {
             curveY[i] = curve.at(place[i], 1);
             length[i] = length[i - 1] + Math.hypot(curveX[i] - curveX[i - 1], curveY[i] - curveY[i - 1]);
         }
+        int end = closing(curveX, curveY, length);
         Polyline out = new Polyline(new double[count], new double[count], new double[count]);
         int at = 1;
         for (int i = 0; i < count; i++) {
-            double wanted = length[steps] * i / (count - 1);
+            double wanted = length[end] * i / (count - 1);
             while (at < steps && length[at] < wanted) {
                 at++;
             }
@@ -40,6 +46,21 @@ record Polyline(double[] x, double[] y, double[] pressure) {
             out.pressure[i] = curve.at(where, 2);
         }
         return out;
+    }
+
+    /** Where a line ends that runs on beyond its own start, as a hand closes an oval: where it comes closest to that. */
+    private static int closing(double[] x, double[] y, double[] length) {
+        int last = x.length - 1;
+        int end = last;
+        double least = Math.min(CLOSES * length[last], Math.hypot(x[last] - x[0], y[last] - y[0]));
+        for (int i = last; i > 0 && length[i] > (1 - LONGEST_OVERLAP) * length[last]; i--) {
+            double away = Math.hypot(x[i] - x[0], y[i] - y[0]);
+            if (away < least) {
+                least = away;
+                end = i;
+            }
+        }
+        return end;
     }
 
     int count() {

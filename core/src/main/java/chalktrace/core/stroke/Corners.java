@@ -1,14 +1,15 @@
 package chalktrace.core.stroke;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
- * Finds where a hand turned a corner, while it draws. A corner is told from a bend by how the turn is spread: it happens at one mark of
- * the line or two, and just outside the line turns no more than it does anyway, while the narrow end of an oval, however tight,
- * turns less and less from mark to mark. Marks are the pen's own samples, or, where these lie closer, ways of the length within which a hand trembles. No length decides beside
- * that one, so that a small round shape is as round as a large one. The measure is our own; cost: constant for each mark.
+ * Finds where a hand turned a corner, while it draws. A corner is told from a bend by how the turn is spread: all of it happens at one
+ * mark of the line or at two neighbouring ones, and right beside them the line turns no more than it does farther out. At the narrow end
+ * of an oval, however tight, the turn falls off from mark to mark instead. Marks are the pen's own samples; where samples lie
+ * closer than a hand trembles, one mark stands for all of them within that distance. No other length is compared with, so that a
+ * small round shape is as round as a large one. The measure is our own; cost: constant for each mark.
  */
 final class Corners {
 
@@ -68,6 +69,9 @@ final class Corners {
     /** The last mark of the last corner that is decided for good. */
     private int settledEnd = -2;
 
+    /** The corners that are not decided for good yet. */
+    private List<Integer> pending = List.of();
+
     private int[] found = {};
 
     /**
@@ -107,6 +111,7 @@ final class Corners {
         // The last mark's place, and with it the turn before it, still changes.
         int last = marks.count() - 2;
         int end = settledEnd;
+        int settledBefore = settled.size();
         List<Integer> now = new ArrayList<>();
         int decided = open;
         for (int m = open; m <= last; m++) {
@@ -123,12 +128,14 @@ final class Corners {
             }
         }
         open = decided;
-        found = new int[settled.size() + now.size()];
-        for (int i = 0; i < found.length; i++) {
-            found[i] = i < settled.size() ? settled.get(i) : now.get(i - settled.size());
+        if (settled.size() != settledBefore || !now.equals(pending)) {
+            pending = now;
+            found = Stream.concat(settled.stream(), now.stream())
+                    .mapToInt(corner -> corner)
+                    .sorted()
+                    .distinct()
+                    .toArray();
         }
-        Arrays.sort(found);
-        found = Arrays.stream(found).distinct().toArray();
     }
 
     /** How many marks the corner takes that begins at a mark; 0 where none does. */

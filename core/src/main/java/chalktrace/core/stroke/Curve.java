@@ -67,12 +67,7 @@ public final class Curve {
 
     /** Coordinate 0 (x), 1 (y) or 2 (pressure) at {@code t}, 0 to 1, of a segment. */
     public double at(int segment, double t, int coordinate) {
-        int from = 9 * segment + coordinate;
-        double s = 1 - t;
-        return s * s * s * values[from]
-                + 3 * s * s * t * values[from + 3]
-                + 3 * s * t * t * values[from + 6]
-                + t * t * t * values[from + 9];
+        return Cubic.at(values, 9 * segment + coordinate, t);
     }
 
     /**
@@ -91,26 +86,9 @@ public final class Curve {
         for (int s = first; s <= last; s++) {
             double t0 = Math.max(0, from - s);
             double t1 = Math.min(1, to - s);
-            for (int c = 0; c < 3; c++) {
-                for (int k = 0; k < 4; k++) {
-                    out[9 * (s - first) + 3 * k + c] = blossom(s, c, k < 3 ? t0 : t1, k < 2 ? t0 : t1, k < 1 ? t0 : t1);
-                }
-            }
+            Cubic.piece(values, 9 * s, t0, t1, out, 9 * (s - first));
         }
         return of(out);
-    }
-
-    /** The symmetric three-argument form of a segment, from which the control points of any piece of it come. */
-    private double blossom(int segment, int coordinate, double a, double b, double c) {
-        int from = 9 * segment + coordinate;
-        double p01 = mix(values[from], values[from + 3], a);
-        double p12 = mix(values[from + 3], values[from + 6], a);
-        double p23 = mix(values[from + 6], values[from + 9], a);
-        return mix(mix(p01, p12, b), mix(p12, p23, b), c);
-    }
-
-    private static double mix(double a, double b, double share) {
-        return a + (b - a) * share;
     }
 
     /** A place by the number of its segment plus how far along it. */

@@ -60,7 +60,7 @@ final class PressureFit {
         int worst = -1;
         double most = tolerance;
         for (int i = 0; i < t.length; i++) {
-            double off = Math.abs(value(bezier, 2, t[i]) - felt[i]);
+            double off = Math.abs(Cubic.at(bezier, 2, t[i]) - felt[i]);
             if (off > most && t[i] > 1e-3 && t[i] < 1 - 1e-3) {
                 most = off;
                 worst = i;
@@ -71,8 +71,10 @@ final class PressureFit {
             return;
         }
         double at = t[worst];
-        double[] left = part(bezier, 0, at);
-        double[] right = part(bezier, at, 1);
+        double[] left = new double[12];
+        double[] right = new double[12];
+        Cubic.piece(bezier, 0, 0, at, left, 0);
+        Cubic.piece(bezier, 0, at, 1, right, 0);
         double[] before = Arrays.stream(t, 0, worst).map(place -> place / at).toArray();
         double[] after = Arrays.stream(t, worst + 1, t.length)
                 .map(place -> (place - at) / (1 - at))
@@ -124,34 +126,5 @@ final class PressureFit {
         double piece = length[next] - length[before];
         double share = piece == 0 ? 1 : Math.max(0, Math.min(1, (place - length[before]) / piece));
         return pressure[before] + share * (pressure[next] - pressure[before]);
-    }
-
-    private static double value(double[] bezier, int coordinate, double t) {
-        double s = 1 - t;
-        return s * s * s * bezier[coordinate]
-                + 3 * s * s * t * bezier[coordinate + 3]
-                + 3 * s * t * t * bezier[coordinate + 6]
-                + t * t * t * bezier[coordinate + 9];
-    }
-
-    /** The piece of a segment between two parameters (de Casteljau's subdivision by blossoms). */
-    private static double[] part(double[] bezier, double from, double to) {
-        double[] piece = new double[12];
-        for (int c = 0; c < 3; c++) {
-            for (int k = 0; k < 4; k++) {
-                double a = k < 3 ? from : to;
-                double b = k < 2 ? from : to;
-                double d = k < 1 ? from : to;
-                double p01 = mix(bezier[c], bezier[c + 3], a);
-                double p12 = mix(bezier[c + 3], bezier[c + 6], a);
-                double p23 = mix(bezier[c + 6], bezier[c + 9], a);
-                piece[3 * k + c] = mix(mix(p01, p12, b), mix(p12, p23, b), d);
-            }
-        }
-        return piece;
-    }
-
-    private static double mix(double a, double b, double share) {
-        return a + (b - a) * share;
     }
 }

@@ -31,6 +31,8 @@ public final class SchneiderFit {
     /** Beyond this many times the tolerance, refining the parameters does not bring the curve within it. */
     private static final double WORTH_REFINING = 5;
 
+    private static final double WORTH_MERGING = 2;
+
     /** The direction in which a line runs through a place is taken over so many tolerances to both sides. */
     private static final double DIRECTION_REACH = 5;
 
@@ -121,11 +123,11 @@ public final class SchneiderFit {
         dense.add(places.get(from));
         pressed[0] = places.get(from).pressure();
         for (int i = from; i < to; i++) {
-            arcs.addTo(dense, i, THINNING / 2 * whole, LONGEST_PIECE * tolerance);
+            arcs.addTo(dense, i, THINNING / 5 * whole, LONGEST_PIECE * tolerance);
             knots[i + 1 - from] = dense.size() - 1;
             pressed[i + 1 - from] = places.get(i + 1).pressure();
         }
-        lay(dense, DouglasPeucker.simplify(dense, whole * THINNING / 2, 2));
+        lay(dense, DouglasPeucker.simplify(dense, whole * THINNING * 0.8, 2));
         double[] reached =
                 Arrays.stream(knots).mapToDouble(knot -> denseLength[knot]).toArray();
         fitted.clear();
@@ -201,7 +203,7 @@ public final class SchneiderFit {
             Fitted a = fitted.get(i);
             Fitted b = fitted.get(i + 1);
             int known = fitted.size();
-            if (tried(a.first, b.last, a.startTangent, b.endTangent) < 0) {
+            if (tried(a.first, b.last, a.startTangent, b.endTangent, WORTH_MERGING) < 0) {
                 fitted.set(i, fitted.remove(known));
                 fitted.remove(i + 1);
                 i = Math.max(0, i - 1);
@@ -213,6 +215,11 @@ public final class SchneiderFit {
 
     /** Adds the segment that fits; else gives the point at which it should be split. */
     private int tried(int first, int last, double[] startTangent, double[] endTangent) {
+        return tried(first, last, startTangent, endTangent, WORTH_REFINING);
+    }
+
+    /** @param worthRefining beyond this many times the tolerance the parameters are not refined */
+    private int tried(int first, int last, double[] startTangent, double[] endTangent, double worthRefining) {
         double[] parameters = chordLengths(first, last);
         int split = (first + last) / 2;
         double before = Double.MAX_VALUE;
@@ -229,7 +236,7 @@ public final class SchneiderFit {
             if (i == 0 || worst.error < before) {
                 split = worst.index;
             }
-            if (worst.error > WORTH_REFINING || worst.error > 0.98 * before && i > 1) {
+            if (worst.error > worthRefining || worst.error > 0.98 * before && i > 1) {
                 return split;
             }
             before = worst.error;
@@ -420,15 +427,15 @@ public final class SchneiderFit {
     }
 
     private double besidePiece(double[] bezier, double t, int i) {
-        double px = at(bezier, t, 0);
-        double py = at(bezier, t, 1);
+        double px = Cubic.at(bezier, 0, t);
+        double py = Cubic.at(bezier, 1, t);
         double share = Segments.share(px, py, x[i], y[i], x[i + 1], y[i + 1]);
         return off(bezier, t, x[i] + share * (x[i + 1] - x[i]), y[i] + share * (y[i + 1] - y[i]));
     }
 
     /** How far a place of the segment is from one of the line, in tolerances. */
     private double off(double[] bezier, double t, double lineX, double lineY) {
-        return Math.hypot(at(bezier, t, 0) - lineX, at(bezier, t, 1) - lineY) / (0.95 * tolerance);
+        return Math.hypot(Cubic.at(bezier, 0, t) - lineX, Cubic.at(bezier, 1, t) - lineY) / (0.95 * tolerance);
     }
 
     private static double bend(double[] bezier, int from) {
@@ -450,7 +457,7 @@ public final class SchneiderFit {
             for (int k = 0; k < 2; k++) {
                 double firstDerivative = 3 * (a[k] * s * s + 2 * b[k] * s * t + c[k] * t * t);
                 double secondDerivative = 6 * ((b[k] - a[k]) * s + (c[k] - b[k]) * t);
-                double off = at(bezier, t, k) - (k == 0 ? x[i] : y[i]);
+                double off = Cubic.at(bezier, k, t) - (k == 0 ? x[i] : y[i]);
                 numerator += off * firstDerivative;
                 denominator += firstDerivative * firstDerivative + off * secondDerivative;
             }
@@ -501,13 +508,5 @@ public final class SchneiderFit {
         return new double[] {
             denseX[i] + share * (denseX[i + 1] - denseX[i]), denseY[i] + share * (denseY[i + 1] - denseY[i])
         };
-    }
-
-    private static double at(double[] bezier, double t, int k) {
-        double s = 1 - t;
-        return s * s * s * bezier[k]
-                + 3 * s * s * t * bezier[k + 3]
-                + 3 * s * t * t * bezier[k + 6]
-                + t * t * t * bezier[k + 9];
     }
 }

@@ -169,22 +169,22 @@ final class SteadiedLine {
     private void steady(int from) {
         int last = raw.size() - 1;
         int first = Math.max(0, last - 1);
+        if (last > 1 && Arrays.binarySearch(used, last - 1) < 0) {
+            places.weigh(last - 1, 1);
+        }
         int[] now = corners.found();
-        if (!Arrays.equals(used, now)) {
+        if (used != now) {
             first = Math.min(first, from);
             for (int corner : used) {
                 places.weigh(corner, 1);
             }
+            for (int corner : now) {
+                places.weigh(corner, PINNED);
+            }
             used = now;
-        }
-        if (last > 1) {
-            places.weigh(last - 1, 1);
         }
         places.weigh(0, PINNED);
         places.weigh(last, PINNED);
-        for (int corner : used) {
-            places.weigh(corner, PINNED);
-        }
         for (int i = Math.max(WhittakerSmoother.ORDER, from); i <= last; i++) {
             if (places.cutoff(i, crossesCorner(i) ? Double.POSITIVE_INFINITY : followed(i))) {
                 first = Math.min(first, i);

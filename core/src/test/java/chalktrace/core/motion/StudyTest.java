@@ -300,6 +300,17 @@ class StudyTest {
         assertThat(frames(study.keys())).containsExactly(0, 59);
     }
 
+    /** Two turns so near each other are one key: where the way turns more. */
+    @Test
+    void ofTwoTurnsAtOnceTheSharperIsTheKey() {
+        List<Integer> found = keys(
+                through(new int[] {0, 20, 23, 43}, new double[][] {{100, 300}, {400, 300}, {434, 328}, {204, 521}}));
+        assertThat(found).contains(23).doesNotContain(20);
+        List<Integer> turnedRound = keys(
+                through(new int[] {0, 20, 23, 43}, new double[][] {{204, 521}, {434, 328}, {400, 300}, {100, 300}}));
+        assertThat(turnedRound).contains(20).doesNotContain(23);
+    }
+
     /** A foot that comes to rest on a box beside the floor has not met the floor. */
     @Test
     void whatRestsAboveTheFloorIsNoContact() {

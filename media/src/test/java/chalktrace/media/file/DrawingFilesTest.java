@@ -12,10 +12,13 @@ import chalktrace.core.picture.Pixels;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.PastedPicture;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Curve;
+import chalktrace.core.stroke.Ink;
 import chalktrace.core.stroke.LineShape;
+import chalktrace.core.stroke.PenSample;
 import chalktrace.core.stroke.PressureCurve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
@@ -25,8 +28,10 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.SplittableRandom;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -199,5 +204,23 @@ class DrawingFilesTest {
 
     private Path file(String name, byte[] bytes) throws IOException {
         return Files.write(folder.resolve(name), bytes);
+    }
+
+    /** A pen whose pressure is noisy by five per cent makes no large files. */
+    @Test
+    void strokesOfANoisyPenAreWrittenInFewBytes() {
+        SplittableRandom random = new SplittableRandom(8);
+        Chalk chalk = Shots.empty().chalks().get(0).withWidth(12);
+        List<DrawingItem> strokes = new ArrayList<>();
+        for (int n = 0; n < 18; n++) {
+            Ink ink = new Ink(chalk.id(), Ink.USUAL_STEADINESS, 1, chalk.line().pressureShown());
+            for (int i = 0; i <= 400; i++) {
+                double noise = 0.05 * 3.4 * (random.nextDouble() - 0.5);
+                ink.add(new PenSample(100 + 2 * i, 100 + 20 * n + 40 * Math.sin(i / 50.0 + n), 0.5 + noise, i * 0.005));
+            }
+            strokes.add(new DrawingItem.Line(ink.finish()));
+        }
+        Shot shot = Shots.empty().withChalks(List.of(chalk));
+        assertThat(DrawingFiles.svg(new DrawingPiece(strokes), shot).length).isLessThan(150_000);
     }
 }
