@@ -16,6 +16,7 @@ import java.util.Deque;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamException;
@@ -31,6 +32,10 @@ final class ForeignSvg {
     private static final Pattern OPACITY = Pattern.compile("(?:^|;)\\s*opacity\\s*:([^;]+)");
 
     private static final List<String> MARKERS = List.of("marker-start", "marker-mid", "marker-end", "marker");
+
+    /** What draws nothing by itself: a drawing may hold nothing else, such as a collection of gradients. */
+    private static final Set<String> DEFINITIONS = Set.of(
+            "defs", "symbol", "linearGradient", "radialGradient", "pattern", "clipPath", "mask", "filter", "marker");
 
     private static final int DEEPEST = 200;
     private static final int MOST_ELEMENTS = 200_000;
@@ -117,7 +122,7 @@ final class ForeignSvg {
                     }
                     elements++;
                     depth++;
-                    defines |= xml.getLocalName().equals("defs");
+                    defines |= DEFINITIONS.contains(xml.getLocalName());
                     count(xml, losses);
                     if (isSeenThrough(xml)) {
                         groups.push(new int[] {depth, elements});

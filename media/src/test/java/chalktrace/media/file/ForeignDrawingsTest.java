@@ -132,6 +132,7 @@ class ForeignDrawingsTest {
             strings = {
                 "<defs><linearGradient id='g'/></defs><rect width='9' height='9' fill='url(#g)'/>",
                 "<defs><pattern id='p'/><clipPath id='c'/><mask id='m'/><filter id='f'/><marker id='k'/></defs>",
+                "<linearGradient id='flag'><stop offset='0' stop-color='red'/></linearGradient>",
                 "<defs><symbol id='s'/></defs><use href='#s'/><path d='M0 0H9' stroke='red'/>",
                 "<defs><clipPath id='c'/></defs><rect width='9' height='9' clip-path='url(#c)'/>",
                 "<defs><radialGradient id='g' r='0'><stop offset='0' stop-color='red'/></radialGradient></defs>"
