@@ -71,7 +71,7 @@ public final class StrokeMatching {
     private static final double MARGIN = 0.1;
 
     /** A pair whose other candidates cost no more than this beyond it is unsure. */
-    private static final double SURE = 0;
+    private static final double SURE = 0.02;
 
     /** A stroke on its own, or one with all support, finds a partner only up to this cost. */
     private static final double DEAREST = 0.9;
