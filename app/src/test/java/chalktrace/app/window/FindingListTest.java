@@ -1,0 +1,60 @@
+package chalktrace.app.window;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import chalktrace.app.session.View.Step;
+import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.shot.Drawing;
+import java.nio.file.Files;
+import java.util.List;
+import javafx.scene.Parent;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** What the checks found is where a person looks before handing on. */
+@ExtendWith(ApplicationExtension.class)
+class FindingListTest {
+
+    private OpenWindow window;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        window = new OpenWindow(stage, Files.createTempDirectory("findings"));
+    }
+
+    @Test
+    void theListOfPossibleMistakesStandsInFinishWithItsCount() {
+        String level = window.onFx(() -> window.session.shot().levels().get(0).id());
+        int found = 7;
+        window.onFx(() -> {
+            // Drawings that are shown on no frame.
+            for (int number = 900; number < 900 + found; number++) {
+                Drawing drawing = new Drawing(number, List.of());
+                window.session
+                        .document()
+                        .apply(new Edit("a drawing", shot -> shot.withLevel(level, l -> l.with(drawing))));
+            }
+            return null;
+        });
+        window.await(() -> window.session.timing().findingsProperty().get().size() == found);
+        window.onFx(() -> {
+            window.session.view().stepProperty().set(Step.FINISH);
+            return null;
+        });
+        window.awaitSettled();
+        Parent list = window.onFx(
+                () -> (Parent) window.workbench.board().getScene().getRoot().lookup("#findings"));
+        assertThat(window.onFx(list::getScene)).isNotNull();
+        assertThat(window.onFx(() -> list.getChildrenUnmodifiable().size())).isEqualTo(found);
+        window.onFx(() -> {
+            window.session.selection().levelProperty().set("");
+            list.getChildrenUnmodifiable().get(0).getOnMouseClicked().handle(null);
+            return null;
+        });
+        assertThat(window.onFx(() -> window.session.selection().level())).isEqualTo(level);
+    }
+}
