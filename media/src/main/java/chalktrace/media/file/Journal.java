@@ -133,9 +133,11 @@ public final class Journal implements AutoCloseable {
         return begun(new Journal(Disk.REAL, newFolder(folder), Optional.empty(), Optional.empty()));
     }
 
+    private static final String RECOVERY = ".recovery";
+
     /** The folder in which sessions of a shot file are kept. */
     static Path parent(Path shotFile) {
-        return shotFile.toAbsolutePath().resolveSibling("." + shotFile.getFileName() + ".recovery");
+        return shotFile.toAbsolutePath().resolveSibling("." + shotFile.getFileName() + RECOVERY);
     }
 
     private static Path newFolder(Path parent) {
@@ -143,8 +145,16 @@ public final class Journal implements AutoCloseable {
     }
 
     private static Journal begun(Journal journal) throws IOException {
-        Files.createDirectories(journal.folder);
         Path parent = journal.folder.getParent();
+        if (parent.getFileName().toString().endsWith(RECOVERY)) {
+            // A shot's own folder that was moved away meanwhile is never made anew.
+            if (!Files.isDirectory(parent)) {
+                Files.createDirectory(parent);
+            }
+            Files.createDirectory(journal.folder);
+        } else {
+            Files.createDirectories(journal.folder);
+        }
         WholeFiles.forceFolder(parent);
         WholeFiles.forceFolder(parent.getParent());
         try {
