@@ -289,7 +289,10 @@ final class DrawingSvg {
         }
     }
 
-    /** A mask in whose greys a stroke fades with pressure, each band in the place of the fainter ones that it touches. */
+    /**
+     * A mask in whose greys a stroke fades with pressure, each band in the place of the fainter ones that it touches. Bands reach a pixel
+     * beyond the stroke: edges that are soft in the mask as well would be soft twice, and the stroke too thin.
+     */
     private static void writeFade(XMLStreamWriter xml, Stroke stroke, String id, Chalk chalk)
             throws XMLStreamException {
         Rectangle2D box =
@@ -301,11 +304,15 @@ final class DrawingSvg {
         xml.writeAttribute("y", number(Math.floor(box.getMinY()) - 1));
         xml.writeAttribute("width", number(Math.ceil(box.getWidth()) + 3));
         xml.writeAttribute("height", number(Math.ceil(box.getHeight()) + 3));
+        xml.writeAttribute("stroke-width", "2");
+        xml.writeAttribute("stroke-linejoin", "round");
         for (StrokeOutline.Band band : StrokeOutline.bands(stroke.curve(), chalk.line(), PREVIEW_SCALE)) {
-            int grey = (int) Math.round(255 * band.opacity());
+            int level = (int) Math.round(255 * band.opacity());
+            String grey = new Rgb(level, level, level).hex();
             xml.writeEmptyElement("path");
             xml.writeAttribute("d", pathText(band.path().getPathIterator(null, PREVIEW_FLATNESS)));
-            xml.writeAttribute("fill", new Rgb(grey, grey, grey).hex());
+            xml.writeAttribute("fill", grey);
+            xml.writeAttribute("stroke", grey);
         }
         xml.writeEndElement();
     }

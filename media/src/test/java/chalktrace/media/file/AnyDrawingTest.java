@@ -73,7 +73,7 @@ class AnyDrawingTest {
         ImportedDrawing own = new ImportedDrawing(piece, List.of(fading), SIDE, SIDE, Map.of());
         assertThat(PaintedDrawings.difference(own, PaintedDrawings.byJava(written))
                         .share())
-                .isLessThan(ALIKE);
+                .isLessThan(0.01);
     }
 
     private static byte[] drawing(Random random) {
