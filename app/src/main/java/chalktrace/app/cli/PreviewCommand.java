@@ -134,7 +134,7 @@ final class PreviewCommand implements Callable<Integer> {
 
     private Orbit view(Figure figure) {
         Orbit whole = Orbit.round(
-                figure.bounds(),
+                figure.reach(),
                 orbit.yaw(),
                 orbit.pitch(),
                 new Lens(millimetres),

@@ -183,7 +183,7 @@ final class CameraWork {
         seen.ifPresent(figure -> {
             Orbit now = camera(clip);
             Orbit moved =
-                    now.standing(figure.bounds().low().y(), floor.get().point(0).y(), size().width(), size().height());
+                    now.standing(figure.reach().low().y(), floor.get().point(0).y(), size().width(), size().height());
             if (moved.equals(now)) {
                 session.notices().problem(Words.MODELS.of("no-height-of-the-camera"));
             } else {

@@ -25,6 +25,19 @@ public record Bounds(Point3 low, Point3 high) {
         return new Bounds(new Point3(lowX, lowY, lowZ), new Point3(highX, highY, highZ));
     }
 
+    /** The smallest that holds this and another. */
+    Bounds with(Bounds other) {
+        return new Bounds(
+                new Point3(
+                        Math.min(low.x(), other.low.x()),
+                        Math.min(low.y(), other.low.y()),
+                        Math.min(low.z(), other.low.z())),
+                new Point3(
+                        Math.max(high.x(), other.high.x()),
+                        Math.max(high.y(), other.high.y()),
+                        Math.max(high.z(), other.high.z())));
+    }
+
     /** One of the eight corners. */
     Point3 corner(int index) {
         return new Point3(

@@ -85,10 +85,10 @@ final class DepthBand {
      * Lays a triangle in.
      *
      * @param corners x, y and 1 / depth each; {@code first}, {@code second} and {@code third} say where
-     * @param samples how many of the four it takes at most: fewer let what is behind shine through
      * @param holes where it is open; null for a whole one
+     * @param veils where it goes when it is seen through, if all that is whole was laid in before; null for one that covers what is behind it
      */
-    void lay(float[] corners, int first, int second, int third, int id, int samples, Holes holes) {
+    void lay(float[] corners, int first, int second, int third, int id, Holes holes, Veils veils) {
         int a = first;
         int b = second;
         int c = third;
@@ -131,7 +131,7 @@ final class DepthBand {
         double perX = (wb * (cy - ay) - wc * (by - ay)) / area;
         double perY = (wc * (bx - ax) - wb * (cx - ax)) / area;
         for (int row = firstRow; row <= lastRow; row++) {
-            for (int s = 0; s < samples; s++) {
+            for (int s = 0; s < SAMPLES; s++) {
                 double y = top + row + SAMPLE_Y[s];
                 if (y < ay || y >= cy) {
                     continue;
@@ -144,18 +144,28 @@ final class DepthBand {
                 int to = end <= 0 ? 0 : end >= width ? width : ceiling(end);
                 if (from < to) {
                     double near = aw + perX * (from + SAMPLE_X[s] - ax) + perY * (y - ay);
-                    span((row * SAMPLES + s) * width, from, to, near, perX, id, holes, y, s);
+                    span((row * SAMPLES + s) * width, from, to, near, perX, id, holes, veils, y, s);
                 }
             }
         }
     }
 
-    private void span(int line, int from, int to, double start, double perX, int id, Holes holes, double y, int s) {
+    private void span(
+            int line, int from, int to, double start, double perX, int id, Holes holes, Veils veils, double y, int s) {
         left = Math.min(left, from);
         right = Math.max(right, to);
         float[] near = nearness;
         float value = (float) start;
         float step = (float) perX;
+        if (veils != null) {
+            for (int x = from; x < to; x++) {
+                float here = value + step * (x - from);
+                if (here > near[line + x]) {
+                    veils.add(line + x, id, here);
+                }
+            }
+            return;
+        }
         if (holes == null) {
             for (int x = from; x < to; x++) {
                 float here = value + step * (x - from);

@@ -12,14 +12,21 @@ public final class Figure {
     /** The mesh of one node, with its place among all vertices. */
     private record Part(int node, Mesh mesh, Optional<Skin> skin, int firstVertex) {}
 
+    /** So many moments of an animation are looked at to find what it reaches, and so many vertices altogether. */
+    private static final int MOST_LOOKS = 32;
+
+    private static final int MOST_LOOKED_AT = 4_000_000;
+
     private final Model model;
     private final List<Part> parts = new ArrayList<>();
     private final int vertices;
     private final int[] triangles;
     private final short[] surfaces;
     private final float[] texels;
+    private final Optional<float[]> colors;
     private final Pose rest;
     private final Bounds bounds;
+    private final Bounds reach;
     private final FeatureEdges edges;
     private final BitSet closed = new BitSet();
     private Figure raised;
@@ -44,6 +51,9 @@ public final class Figure {
         triangles = new int[corner];
         surfaces = new short[corner / 3];
         texels = new float[2 * vertex];
+        boolean colored = parts.stream().anyMatch(part -> part.mesh().colors().isPresent());
+        colors = colored ? Optional.of(new float[4 * vertex]) : Optional.empty();
+        colors.ifPresent(all -> Arrays.fill(all, 1));
         int at = 0;
         for (Part part : parts) {
             Arrays.fill(surfaces, at / 3, at / 3 + part.mesh().triangles().length / 3, (short)
@@ -57,13 +67,30 @@ public final class Figure {
                 }
             }
             part.mesh().texels().ifPresent(uv -> System.arraycopy(uv, 0, texels, 2 * part.firstVertex(), uv.length));
+            part.mesh()
+                    .colors()
+                    .ifPresent(
+                            own -> System.arraycopy(own, 0, colors.orElseThrow(), 4 * part.firstVertex(), own.length));
         }
         rest = pose(Optional.empty(), 0);
         bounds = pose(model.motions().stream().findFirst(), 0).bounds();
+        reach = reached();
         edges = FeatureEdges.of(rest.positions(), triangles);
-        boolean solid = model.surfaces().stream().allMatch(surface -> surface.opacity() == 1 && surface.cutout() == 0);
+        boolean solid = model.surfaces().stream().allMatch(surface -> surface.cover() == Surface.Cover.WHOLE);
         closed.set(0, solid ? surfaces.length : 0);
         edges.clearOpen(closed);
+    }
+
+    /** Its first animation may lead it far from where it starts: looked at now and then. */
+    private Bounds reached() {
+        Optional<Motion> motion = model.motions().stream().findFirst();
+        double seconds = motion.map(Motion::seconds).orElse(0.0);
+        int looks = seconds > 0 ? Math.max(2, Math.min(MOST_LOOKS, MOST_LOOKED_AT / Math.max(1, vertices))) : 1;
+        Bounds all = bounds;
+        for (int i = 1; i < looks; i++) {
+            all = all.with(pose(motion, seconds * i / (looks - 1)).bounds());
+        }
+        return all;
     }
 
     /** A node that turns left to right turns the sense of its triangles round as well: glTF 2.0, 3.7.4. */
@@ -98,6 +125,11 @@ public final class Figure {
         return bounds;
     }
 
+    /** What it takes up while its first animation plays. */
+    public Bounds reach() {
+        return reach;
+    }
+
     public int vertices() {
         return vertices;
     }
@@ -113,6 +145,11 @@ public final class Figure {
 
     float[] texels() {
         return texels;
+    }
+
+    /** Four numbers a vertex, as linear light and opacity; none where no mesh has colours. */
+    Optional<float[]> colors() {
+        return colors;
     }
 
     /** Where its surface may show a line. */

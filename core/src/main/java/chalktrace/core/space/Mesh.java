@@ -16,6 +16,7 @@ public final class Mesh {
     private final List<float[]> morphs;
     private final Optional<int[]> joints;
     private final Optional<float[]> weights;
+    private final Optional<float[]> colors;
 
     /**
      * @param positions 3 n numbers
@@ -24,8 +25,8 @@ public final class Mesh {
      * @param triangles three indices of vertices each
      * @param surface which of the model's
      * @param morphs what is added to the positions, each by its weight: 3 n numbers a morph
-     * @param joints of a skinned mesh, four a vertex, counted in its skin
-     * @param weights how much each of them pulls; four a vertex
+     * @param joints of a skinned mesh, as many for each vertex, counted in its skin
+     * @param weights how much each of them pulls
      * @throws IllegalArgumentException when the sizes do not fit together or an index is out of range
      */
     public Mesh(
@@ -37,14 +38,27 @@ public final class Mesh {
             List<float[]> morphs,
             Optional<int[]> joints,
             Optional<float[]> weights) {
+        this(positions, normals, texels, triangles, surface, morphs, joints, weights, Optional.empty());
+    }
+
+    private Mesh(
+            float[] positions,
+            Optional<float[]> normals,
+            Optional<float[]> texels,
+            int[] triangles,
+            int surface,
+            List<float[]> morphs,
+            Optional<int[]> joints,
+            Optional<float[]> weights,
+            Optional<float[]> colors) {
         int n = positions.length / 3;
         require(positions.length == 3 * n, "positions");
         require(normals.map(a -> a.length == 3 * n).orElse(true), "normals");
         require(texels.map(a -> a.length == 2 * n).orElse(true), "texture coordinates");
         require(morphs.stream().allMatch(a -> a.length == 3 * n), "morphs");
-        require(joints.map(a -> a.length == 4 * n).orElse(true), "joints");
-        require(weights.map(a -> a.length == 4 * n).orElse(true), "weights");
-        require(joints.isPresent() == weights.isPresent(), "joints and weights");
+        require(joints.map(a -> n > 0 && a.length % n == 0).orElse(true), "joints");
+        require(joints.map(a -> a.length).equals(weights.map(a -> a.length)), "joints and weights");
+        require(colors.map(a -> a.length == 4 * n).orElse(true), "colours");
         require(triangles.length % 3 == 0, "triangles");
         for (int index : triangles) {
             if (index < 0 || index >= n) {
@@ -59,6 +73,18 @@ public final class Mesh {
         this.morphs = List.copyOf(morphs);
         this.joints = joints;
         this.weights = weights;
+        this.colors = colors;
+    }
+
+    /**
+     * With a colour for each vertex, by which that of its surface is multiplied.
+     *
+     * @param newColors 4 n numbers, red, green and blue as linear light and opacity, 0 to 1 each
+     * @throws IllegalArgumentException when there are not four a vertex
+     */
+    public Mesh withColors(float[] newColors) {
+        return new Mesh(
+                positions, normals, texels, triangles, surface, morphs, joints, weights, Optional.of(newColors));
     }
 
     public float[] positions() {
@@ -91,6 +117,15 @@ public final class Mesh {
 
     public Optional<float[]> weights() {
         return weights;
+    }
+
+    public Optional<float[]> colors() {
+        return colors;
+    }
+
+    /** How many joints pull each vertex. */
+    int jointsAVertex() {
+        return joints.map(all -> all.length / vertices()).orElse(0);
     }
 
     /** Positions and triangles alone. */

@@ -40,6 +40,9 @@ public final class ModelRenderer {
 
     private final ScreenTriangles solid = new ScreenTriangles();
     private final ScreenTriangles lines = new ScreenTriangles();
+    /** Whether anything is seen through. */
+    private final boolean sheer;
+
     private final int shadowId;
     private final int gridId;
     private final int lineId;
@@ -50,6 +53,8 @@ public final class ModelRenderer {
         this.dress = dress;
         this.size = size;
         this.triangleCount = pose.figure().triangles().length / 3;
+        this.sheer = pose.figure().model().surfaces().stream()
+                .anyMatch(surface -> surface.cover() == Surface.Cover.SEE_THROUGH);
         this.shadowId = triangleCount + 1;
         this.gridId = triangleCount + 2;
         this.lineId = triangleCount + 3;
@@ -60,7 +65,7 @@ public final class ModelRenderer {
         this.outside = Projection.isWhole(screen);
         addTriangles(projection);
         if (dress.grid()) {
-            FloorGrid.of(pose.figure().bounds())
+            FloorGrid.of(pose.figure().reach())
                     .forEach(line -> projection.line(
                             projection.seen(line.from()), projection.seen(line.to()), 1, 0, gridId, solid));
         }
@@ -123,7 +128,7 @@ public final class ModelRenderer {
 
     /** What stands above the floor, laid onto it along the light; where the grid was laid before, that shows. */
     private void addShadow(Projection projection) {
-        double floor = pose.figure().bounds().low().y();
+        double floor = pose.figure().reach().low().y();
         Point3 light = dress.light().direction();
         float[] laid = pose.positions().clone();
         for (int i = 0; i < laid.length; i += 3) {
@@ -180,73 +185,91 @@ public final class ModelRenderer {
         IntStream.range(0, workers).parallel().forEach(worker -> {
             DepthBand band = new DepthBand(size.width(), BAND_ROWS);
             DepthBand behind = new DepthBand(dress.hidden() ? size.width() : 0, BAND_ROWS);
+            Veils veils = new Veils(sheer ? size.width() : 0, BAND_ROWS);
             Shading shading = new Shading(seenPose, camera, dress);
             for (int b = worker; b < count; b += workers) {
                 band.start(b * BAND_ROWS);
                 behind.start(b * BAND_ROWS);
-                for (Bands part : whole) {
-                    lay(part, b, band, shading);
+                veils.clear();
+                layAll(whole, pieces, b, band, shading, null);
+                lay(lines, strips, b, band, shading, null);
+                if (sheer) {
+                    layAll(whole, pieces, b, band, shading, veils);
                 }
-                lay(solid, pieces, b, band, shading);
-                lay(lines, strips, b, band, shading);
                 if (dress.hidden()) {
-                    lay(lines, strips, b, behind, shading);
+                    lay(lines, strips, b, behind, shading, null);
                 }
-                color(band, behind, b * BAND_ROWS, shading, out);
+                color(band, behind, veils, b * BAND_ROWS, shading, out);
             }
         });
         return out;
     }
 
-    private void lay(Bands triangles, int band, DepthBand into, Shading shading) {
+    private void layAll(Bands[] whole, Bands pieces, int band, DepthBand into, Shading shading, Veils veils) {
+        for (Bands part : whole) {
+            lay(part, band, into, shading, veils);
+        }
+        lay(solid, pieces, band, into, shading, veils);
+    }
+
+    /** @param veils where those that are seen through go, and only they are laid; null for the others */
+    private void lay(Bands triangles, int band, DepthBand into, Shading shading, Veils veils) {
         int[] corners = pose.figure().triangles();
         for (int i = triangles.start(band); i < triangles.start(band + 1); i++) {
             int t = triangles.triangle(i);
             int a = corners[3 * t];
             int b = corners[3 * t + 1];
             int c = corners[3 * t + 2];
-            if (isShown(t, a, b, c)) {
-                into.lay(screen, 3 * a, 3 * b, 3 * c, t + 1, samples(t), holes(t, shading));
+            if (isSheer(t) == (veils != null) && isShown(t, a, b, c)) {
+                into.lay(screen, 3 * a, 3 * b, 3 * c, t + 1, holes(t, shading), veils);
             }
         }
     }
 
-    private void lay(ScreenTriangles triangles, Bands bands, int band, DepthBand into, Shading shading) {
+    private void lay(ScreenTriangles triangles, Bands bands, int band, DepthBand into, Shading shading, Veils veils) {
         for (int i = bands.start(band); i < bands.start(band + 1); i++) {
             int t = bands.triangle(i);
             int id = triangles.id(t);
             boolean ofModel = id <= triangleCount;
-            into.lay(
-                    triangles.corners(),
-                    9 * t,
-                    9 * t + 3,
-                    9 * t + 6,
-                    id,
-                    ofModel ? samples(id - 1) : DepthBand.SAMPLES,
-                    ofModel ? holes(id - 1, shading) : null);
+            if ((ofModel && isSheer(id - 1)) == (veils != null)) {
+                into.lay(
+                        triangles.corners(),
+                        9 * t,
+                        9 * t + 3,
+                        9 * t + 6,
+                        id,
+                        ofModel ? holes(id - 1, shading) : null,
+                        veils);
+            }
         }
     }
 
-    private int samples(int triangle) {
-        return (int) Math.round(pose.figure().surface(triangle).opacity() * DepthBand.SAMPLES);
+    private boolean isSheer(int triangle) {
+        return pose.figure().surface(triangle).cover() == Surface.Cover.SEE_THROUGH;
     }
 
     private DepthBand.Holes holes(int triangle, Shading shading) {
-        Surface surface = pose.figure().surface(triangle);
-        return surface.cutout() > 0 && surface.texture().isPresent() ? (x, y) -> shading.isOpen(triangle, x, y) : null;
+        boolean open = pose.figure().surface(triangle).cover() == Surface.Cover.HOLES;
+        return open ? (x, y) -> shading.isOpen(triangle, x, y) : null;
     }
 
-    private void color(DepthBand band, DepthBand behind, int top, Shading shading, int[] out) {
+    private void color(DepthBand band, DepthBand behind, Veils veils, int top, Shading shading, int[] out) {
         int rows = Math.min(BAND_ROWS, size.height() - top);
         int[] words = new int[DepthBand.SAMPLES];
+        // What is seen through hides no line where there are only lines.
+        boolean veiled = !veils.isEmpty() && dress.look() != ModelLook.LINES;
         int from = Math.min(band.left(), behind.left());
         int to = Math.max(band.right(), behind.right());
         for (int row = 0; row < rows; row++) {
             for (int x = from; x < to; x++) {
-                int id = band.whole(x, row);
+                boolean under = veiled && veils.isAt(x, row);
+                int id = under && !veils.isEven(x, row) ? -1 : band.whole(x, row);
                 int word = id < 0
-                        ? edge(band, x, row, top, shading, words)
+                        ? edge(band, under ? veils : null, x, row, top, shading, words)
                         : id == 0 ? 0 : word(id, x + 0.5, top + row + 0.5, shading);
+                if (under && id >= 0) {
+                    word = veiled(word, veils, veils.first(x, row, 0), x + 0.5, top + row + 0.5, shading);
+                }
                 if (dress.hidden() && word >>> 24 < 255) {
                     word = over(word, faint(behind, x, row));
                 }
@@ -255,8 +278,21 @@ public final class ModelRenderer {
         }
     }
 
-    /** A pixel in which several things meet: each is coloured once, where its samples lie. */
-    private int edge(DepthBand band, int x, int row, int top, Shading shading, int[] words) {
+    /** A word with all that is seen through before it. @param farthest the first of those */
+    private int veiled(int word, Veils veils, int farthest, double x, double y, Shading shading) {
+        int out = word;
+        for (int veil = farthest; veil != 0; veil = veils.next(veil)) {
+            int triangle = veils.id(veil) - 1;
+            int alpha = (int) Math.round(255 * shading.opacity(triangle, x, y));
+            if (alpha > 0) {
+                out = over(alpha << 24 | shading.argb(triangle, x, y) & 0xFFFFFF, out);
+            }
+        }
+        return out;
+    }
+
+    /** A pixel in which several things meet: each is coloured once, where its samples lie. @param veils null where nothing is seen through */
+    private int edge(DepthBand band, Veils veils, int x, int row, int top, Shading shading, int[] words) {
         for (int s = 0; s < DepthBand.SAMPLES; s++) {
             int id = band.id(x, row, s);
             int before = -1;
@@ -266,6 +302,11 @@ public final class ModelRenderer {
             words[s] = before >= 0
                     ? words[before]
                     : id == 0 ? 0 : word(id, x + DepthBand.sampleX(s), top + row + DepthBand.sampleY(s), shading);
+        }
+        for (int s = 0; veils != null && s < DepthBand.SAMPLES; s++) {
+            double sampleX = x + DepthBand.sampleX(s);
+            double sampleY = top + row + DepthBand.sampleY(s);
+            words[s] = veiled(words[s], veils, veils.first(x, row, s), sampleX, sampleY, shading);
         }
         int alpha = 0;
         int red = 0;

@@ -60,11 +60,12 @@ final class PartPoser {
         }
         int[] joints = mesh.joints().orElseThrow();
         float[] weights = mesh.weights().orElseThrow();
+        int each = mesh.jointsAVertex();
         float[] mixed = new float[12];
         for (int v = 0; v < mesh.vertices(); v++) {
             float total = 0;
             Arrays.fill(mixed, 0);
-            for (int k = 4 * v; k < 4 * v + 4; k++) {
+            for (int k = each * v; k < each * (v + 1); k++) {
                 int joint = 12 * Math.min(joints[k], count - 1);
                 total += weights[k];
                 for (int i = 0; weights[k] != 0 && i < 12; i++) {

@@ -1,5 +1,7 @@
 package chalktrace.core.space;
 
+import chalktrace.core.picture.Srgb;
+
 /**
  * What colour a triangle has at a place of the picture. Keeps what it found of the triangle that was asked for last: one for each thread.
  */
@@ -24,6 +26,10 @@ final class Shading {
     private final double nearest;
     private final double depths;
     private final SmallTriangle small;
+
+    /** As the figure has them; null where it has none. */
+    private final float[] vertexColors;
+
     private boolean isSmall;
 
     /** The triangle that the numbers below are of. */
@@ -65,7 +71,8 @@ final class Shading {
         this.light = camera.turned(dress.light().direction());
         this.up = camera.turned(Point3.UP);
         this.small = new SmallTriangle(seen);
-        Bounds bounds = figure.bounds();
+        this.vertexColors = figure.colors().orElse(null);
+        Bounds bounds = figure.reach();
         double middle = -camera.seen(bounds.middle()).z();
         this.nearest = middle - bounds.radius();
         this.depths = Math.max(1e-9, 2 * bounds.radius());
@@ -81,7 +88,7 @@ final class Shading {
         }
         find(x, y);
         return switch (look) {
-            case FLAT -> 0xFF000000 | texture(triangle);
+            case FLAT -> 0xFF000000 | color(triangle);
             case DEPTH -> depth();
             case BANDS -> {
                 double cosine = lit(true);
@@ -91,8 +98,8 @@ final class Shading {
         };
     }
 
-    /** Whether a triangle is open where its texture is clear. */
-    boolean isOpen(int triangle, double x, double y) {
+    /** How much of what is behind a triangle it covers, 0 to 1. */
+    double opacity(int triangle, double x, double y) {
         if (triangle != current) {
             turnTo(triangle);
         }
@@ -100,7 +107,12 @@ final class Shading {
             measure();
         }
         find(x, y);
-        return (texture(triangle) >>> 24) / 255.0 < figure.surface(triangle).cutout();
+        return (color(triangle) >>> 24) / 255.0;
+    }
+
+    /** Whether a triangle is open where it is clear. */
+    boolean isOpen(int triangle, double x, double y) {
+        return opacity(triangle, x, y) < figure.surface(triangle).cutout();
     }
 
     private int depth() {
@@ -111,15 +123,40 @@ final class Shading {
         return 0xFF000000 | grey << 16 | grey << 8 | grey;
     }
 
-    private int texture(int triangle) {
+    /** Of its surface and its vertices together. */
+    private int color(int triangle) {
         float[] uv = figure.texels();
         int i = a / 3 * 2;
         int k = b / 3 * 2;
         int m = c / 3 * 2;
-        return figure.surface(triangle)
-                .argb(
-                        shareA * uv[i] + shareB * uv[k] + shareC * uv[m],
-                        shareA * uv[i + 1] + shareB * uv[k + 1] + shareC * uv[m + 1]);
+        Surface surface = figure.surface(triangle);
+        int word = surface.argb(
+                shareA * uv[i] + shareB * uv[k] + shareC * uv[m],
+                shareA * uv[i + 1] + shareB * uv[k + 1] + shareC * uv[m + 1]);
+        return vertexColors == null ? word : colored(word, surface.cover());
+    }
+
+    /** Light is multiplied as light: glTF 2.0, 3.9.2. */
+    private int colored(int word, Surface.Cover cover) {
+        int alpha = cover == Surface.Cover.WHOLE ? 255 : (int) Math.round((word >>> 24) * vertexColor(3));
+        int out = alpha << 24;
+        for (int part = 0; part < 3; part++) {
+            int shift = 16 - 8 * part;
+            double light = Srgb.light((word >> shift & 255) / 255.0) * vertexColor(part);
+            out |= (int) Math.round(255 * Srgb.part(light)) << shift;
+        }
+        return out;
+    }
+
+    /** A part of the colour that the corners have here. */
+    private double vertexColor(int part) {
+        return Math.max(
+                0,
+                Math.min(
+                        1,
+                        shareA * vertexColors[a / 3 * 4 + part]
+                                + shareB * vertexColors[b / 3 * 4 + part]
+                                + shareC * vertexColors[c / 3 * 4 + part]));
     }
 
     /** By the normal there: its cosine with the light alone, or all light of the clay look. */

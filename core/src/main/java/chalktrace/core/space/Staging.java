@@ -54,7 +54,7 @@ public record Staging(
 
     /** Seen from the front, a little from the side and from above, with four views round it and those of its own cameras; its first animation plays. */
     public static Staging of(Figure figure, PictureSize size) {
-        Bounds bounds = figure.bounds();
+        Bounds bounds = figure.reach();
         double aspect = (double) size.width() / size.height();
         Lens lens = new Lens(50);
         Orbit front = Orbit.round(bounds, 0, USUAL_PITCH, lens, aspect);
@@ -90,7 +90,7 @@ public record Staging(
             Node camera = figure.model().nodes().get(node);
             Matrix4 place = figure.rest().place(node);
             double away =
-                    place.point(Point3.ZERO).minus(figure.bounds().middle()).length();
+                    place.point(Point3.ZERO).minus(figure.reach().middle()).length();
             views.add(
                     new SavedView(camera.name(), Orbit.of(place, camera.camera().orElseThrow(), Math.max(away, 1e-3))));
         }

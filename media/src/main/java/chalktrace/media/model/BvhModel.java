@@ -50,7 +50,7 @@ final class BvhModel {
             word = next();
         }
         if (!word.equalsIgnoreCase("MOTION") || joints.isEmpty()) {
-            throw folder.broken("\"" + word + "\" stands where MOTION should");
+            throw folder.broken("\"" + Shown.of(word) + "\" stands where MOTION should");
         }
         expect("Frames:");
         double stated = number("the number of frames");
@@ -64,13 +64,8 @@ final class BvhModel {
         if (frames == 0) {
             throw folder.broken("it ends before its first frame");
         }
-        List<String> notes = new ArrayList<>();
         if (frames < stated) {
-            notes.add(String.format(
-                    Locale.ROOT,
-                    "It ends early: %d of %.0f frames are there. Copy it again from its source.",
-                    frames,
-                    stated));
+            throw folder.broken(String.format(Locale.ROOT, "it ends after %d of %.0f frames", frames, stated));
         }
         float[][] values = new float[frames][numbers];
         for (int f = 0; f < frames; f++) {
@@ -80,7 +75,7 @@ final class BvhModel {
         }
         StickFigure sticks = new StickFigure();
         joints.forEach(joint -> sticks.add(joint.name(), joint.parent(), joint.offset()));
-        return sticks.model(List.of(new Motion(MOTION_NAME, channels(values, seconds))), notes);
+        return sticks.model(List.of(new Motion(MOTION_NAME, channels(values, seconds))), List.of());
     }
 
     /** @param parent -1 for none */
@@ -110,7 +105,7 @@ final class BvhModel {
                 case "CHANNELS" -> {
                     double count = number("the number of channels");
                     if (!(count >= 0 && count <= 6) || !channels.isEmpty()) {
-                        throw folder.broken("joint " + name + " has " + (int) count + " channels");
+                        throw folder.broken("joint " + Shown.of(name) + " has " + (int) count + " channels");
                     }
                     for (int i = 0; i < count; i++) {
                         channels.add(channel(next(), name));
@@ -130,7 +125,7 @@ final class BvhModel {
                             numbers));
                     expect("}");
                 }
-                default -> throw folder.broken("joint " + name + " holds \"" + word + "\"");
+                default -> throw folder.broken("joint " + Shown.of(name) + " holds \"" + Shown.of(word) + "\"");
             }
         }
     }
@@ -138,7 +133,7 @@ final class BvhModel {
     private String channel(String word, String joint) throws UnreadableException {
         String lower = word.toLowerCase(Locale.ROOT);
         if (!lower.matches("[xyz](position|rotation)")) {
-            throw folder.broken("joint " + joint + " has a channel \"" + word + "\"");
+            throw folder.broken("joint " + Shown.of(joint) + " has a channel \"" + Shown.of(word) + "\"");
         }
         return lower;
     }
@@ -210,7 +205,7 @@ final class BvhModel {
     private void expect(String word) throws UnreadableException {
         String found = next();
         if (!found.equalsIgnoreCase(word)) {
-            throw folder.broken("\"" + found + "\" stands where " + word + " should");
+            throw folder.broken("\"" + Shown.of(found) + "\" stands where " + word + " should");
         }
     }
 
@@ -222,7 +217,7 @@ final class BvhModel {
                 return value;
             }
         } catch (NumberFormatException e) {
-            throw folder.broken("\"" + word + "\" stands where " + what + " should");
+            throw folder.broken("\"" + Shown.of(word) + "\" stands where " + what + " should");
         }
         throw folder.broken(what + " is not finite");
     }

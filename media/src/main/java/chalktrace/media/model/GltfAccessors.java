@@ -116,6 +116,7 @@ final class GltfAccessors {
         if (sparse.getCount() == null
                 || sparse.getIndices() == null
                 || sparse.getValues() == null
+                || sparse.getCount() < 0
                 || sparse.getCount() > out.length / width) {
             throw folder.broken(what + " is not whole");
         }

@@ -39,6 +39,8 @@ final class GltfModelReader {
     private static final Set<String> KNOWN = Set.of(
             "KHR_materials_unlit",
             "KHR_mesh_quantization",
+            "KHR_texture_transform",
+            "EXT_mesh_gpu_instancing",
             "KHR_materials_emissive_strength",
             "KHR_materials_ior",
             "KHR_materials_specular",
@@ -135,14 +137,30 @@ final class GltfModelReader {
                 throw folder.broken("\"" + name + "\" is not what glTF says it is");
             }
         }
+        for (String name : List.of("buffers", "bufferViews", "accessors")) {
+            for (int i = 0; i < root.path(name).size(); i++) {
+                checkCounts(root.path(name).get(i), name + " " + i);
+            }
+        }
         if (!root.path("asset").isObject()
                 || root.has("scene") && !root.get("scene").isInt()) {
             throw folder.broken("\"asset\" or \"scene\" is not what glTF says it is");
         }
     }
 
+    private void checkCounts(JsonNode item, String where) throws UnreadableException {
+        for (String count : List.of("byteOffset", "byteLength", "byteStride", "count", "buffer", "bufferView")) {
+            JsonNode value = item.path(count);
+            if (!value.isMissingNode() && (!value.canConvertToExactIntegral() || value.asLong() < 0)) {
+                throw folder.broken("\"" + count + "\" of " + where + " is negative or no whole number");
+            }
+        }
+    }
+
     private static String firstLine(Exception e) {
-        return String.valueOf(e.getMessage()).lines().findFirst().orElse("no reason given");
+        String said = String.valueOf(e.getMessage()).lines().findFirst().orElse("no reason given");
+        // Libraries name their own classes.
+        return Shown.of(said.replaceAll("\\S*\\w\\.\\w+\\.\\S+", "it"));
     }
 
     /** The file's own buffers, and those that it names. */
@@ -199,7 +217,7 @@ final class GltfModelReader {
             }
             meshesOf.add(parts);
         }
-        GltfNodes nodes = new GltfNodes(gltf, folder, notes, meshesOf);
+        GltfNodes nodes = new GltfNodes(gltf, folder, numbers, notes, meshesOf);
         return new Model(
                 nodes.all(),
                 meshes,
@@ -235,12 +253,6 @@ final class GltfModelReader {
             notes.add("A mesh without positions is not shown.");
             return Optional.empty();
         }
-        if (of.containsKey("JOINTS_1")) {
-            notes.add("More than four joints a vertex are not read.");
-        }
-        if (of.containsKey("COLOR_0")) {
-            notes.add("Colours of vertices are not read.");
-        }
         String where = "mesh " + index;
         float[] positions = numbers.floats(of.get("POSITION"), where + ", positions", 3);
         int count = positions.length / 3;
@@ -256,21 +268,75 @@ final class GltfModelReader {
         Optional<float[]> texels = Optional.empty();
         String set = "TEXCOORD_" + surfaces.texelSet(part.getMaterial());
         if (of.containsKey(set)) {
-            texels = Optional.of(numbers.floats(of.get(set), where + ", texture coordinates", 2));
+            texels = Optional.of(surfaces.placed(
+                    part.getMaterial(), numbers.floats(of.get(set), where + ", texture coordinates", 2)));
         }
         Optional<float[]> normals = of.containsKey("NORMAL")
                 ? Optional.of(numbers.floats(of.get("NORMAL"), where + ", normals", 3))
                 : Optional.empty();
-        boolean skinned = of.containsKey("JOINTS_0") && of.containsKey("WEIGHTS_0");
-        return Optional.of(new Mesh(
+        int sets = 0;
+        while (of.containsKey("JOINTS_" + sets) && of.containsKey("WEIGHTS_" + sets)) {
+            sets++;
+        }
+        Mesh mesh = new Mesh(
                 positions,
                 normals,
                 texels,
                 mode == TRIANGLES ? whole(corners) : mode == STRIP ? strip(corners) : fan(corners),
                 surface,
                 morphs(part, where, numbers),
-                skinned ? Optional.of(numbers.wholes(of.get("JOINTS_0"), where + ", joints", 4)) : Optional.empty(),
-                skinned ? Optional.of(numbers.floats(of.get("WEIGHTS_0"), where + ", weights", 4)) : Optional.empty()));
+                sets > 0 ? Optional.of(joints(of, sets, count, where, numbers)) : Optional.empty(),
+                sets > 0 ? Optional.of(weights(of, sets, count, where, numbers)) : Optional.empty());
+        return Optional.of(
+                of.containsKey("COLOR_0") ? mesh.withColors(colors(of.get("COLOR_0"), where, numbers)) : mesh);
+    }
+
+    /** All sets of four joints a vertex, side by side. */
+    private int[] joints(Map<String, Integer> of, int sets, int count, String where, GltfAccessors numbers)
+            throws UnreadableException {
+        int[] all = new int[4 * sets * count];
+        for (int set = 0; set < sets; set++) {
+            int[] read = numbers.wholes(of.get("JOINTS_" + set), where + ", joints", 4);
+            checkCount(read.length, count, where + ", joints");
+            for (int i = 0; i < read.length; i++) {
+                all[(i / 4 * sets + set) * 4 + i % 4] = read[i];
+            }
+        }
+        return all;
+    }
+
+    private float[] weights(Map<String, Integer> of, int sets, int count, String where, GltfAccessors numbers)
+            throws UnreadableException {
+        float[] all = new float[4 * sets * count];
+        for (int set = 0; set < sets; set++) {
+            float[] read = numbers.floats(of.get("WEIGHTS_" + set), where + ", weights", 4);
+            checkCount(read.length, count, where + ", weights");
+            for (int i = 0; i < read.length; i++) {
+                all[(i / 4 * sets + set) * 4 + i % 4] = read[i];
+            }
+        }
+        return all;
+    }
+
+    private void checkCount(int length, int count, String what) throws UnreadableException {
+        if (length != 4 * count) {
+            throw folder.broken(what + " are of " + length / 4 + " vertices and not of " + count);
+        }
+    }
+
+    /** Linear light, with or without opacity: glTF 2.0, 3.9.2. */
+    private float[] colors(int accessor, String where, GltfAccessors numbers) throws UnreadableException {
+        int width = numbers.width(accessor);
+        if (width != 3 && width != 4) {
+            throw folder.broken(where + ", colours have " + width + " numbers each and not 3 or 4");
+        }
+        float[] read = numbers.floats(accessor, where + ", colours", width);
+        float[] all = new float[read.length / width * 4];
+        Arrays.fill(all, 1);
+        for (int i = 0; i < read.length; i++) {
+            all[i / width * 4 + i % width] = read[i];
+        }
+        return all;
     }
 
     private List<float[]> morphs(MeshPrimitive part, String where, GltfAccessors numbers) throws UnreadableException {

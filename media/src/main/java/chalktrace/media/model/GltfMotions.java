@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The animations of a glTF file: glTF 2.0, 3.11. */
 final class GltfMotions {
@@ -47,9 +48,7 @@ final class GltfMotions {
                 motions.add(new Motion(name, channels));
             }
         }
-        boolean single = motions.size() > 2
-                && motions.stream().allMatch(motion -> motion.channels().size() <= 3);
-        if (single) {
+        if (areOfOneJointEach(motions)) {
             motions.add(
                     0,
                     new Motion(
@@ -57,6 +56,18 @@ final class GltfMotions {
                             motions.stream().flatMap(m -> m.channels().stream()).toList()));
         }
         return motions;
+    }
+
+    /** Whether several animations move one joint each, and each another. */
+    private static boolean areOfOneJointEach(List<Motion> motions) {
+        Set<Integer> moved = new HashSet<>();
+        for (Motion motion : motions) {
+            Set<Integer> own = motion.channels().stream().map(Channel::node).collect(Collectors.toSet());
+            if (own.size() > 1 || !moved.addAll(own)) {
+                return false;
+            }
+        }
+        return motions.size() > 1;
     }
 
     private Optional<Channel> channel(AnimationChannel channel, Animation animation, String where)

@@ -7,6 +7,8 @@ import chalktrace.core.space.Point3;
 import chalktrace.core.space.Quaternion;
 import chalktrace.core.space.Stance;
 import chalktrace.media.UnreadableException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import de.javagl.jgltf.impl.v2.Camera;
 import de.javagl.jgltf.impl.v2.GlTF;
 import java.util.ArrayDeque;
@@ -22,9 +24,11 @@ import java.util.Set;
 final class GltfNodes {
 
     private static final int MOST_NODES = 200_000;
+    private static final String INSTANCING = "EXT_mesh_gpu_instancing";
 
     private final GlTF gltf;
     private final ModelFolder folder;
+    private final GltfAccessors numbers;
     private final Set<String> notes;
     private final List<List<Integer>> meshesOf;
     private final List<Node> all;
@@ -33,10 +37,11 @@ final class GltfNodes {
     private int[] placeOf;
 
     /** @param meshesOf for each mesh of the file those of the model that it became */
-    GltfNodes(GlTF gltf, ModelFolder folder, Set<String> notes, List<List<Integer>> meshesOf)
+    GltfNodes(GlTF gltf, ModelFolder folder, GltfAccessors numbers, Set<String> notes, List<List<Integer>> meshesOf)
             throws UnreadableException {
         this.gltf = gltf;
         this.folder = folder;
+        this.numbers = numbers;
         this.notes = notes;
         this.meshesOf = meshesOf;
         this.all = nodes();
@@ -81,7 +86,60 @@ final class GltfNodes {
         if (nodes.size() < count) {
             throw folder.broken("its nodes hang on each other in a circle");
         }
+        for (int i = 0; i < count; i++) {
+            if (extension(all.get(i)) != null) {
+                addInstances(nodes, i, extension(all.get(i)));
+            }
+        }
         return nodes;
+    }
+
+    private static Object extension(de.javagl.jgltf.impl.v2.Node node) {
+        return node.getExtensions() == null ? null : node.getExtensions().get(INSTANCING);
+    }
+
+    /** The meshes of a node once for each of many stances within its own, and not where it is itself: Khronos Group, "EXT_mesh_gpu_instancing". */
+    private void addInstances(List<Node> nodes, int index, Object extension) throws UnreadableException {
+        Node carrier = nodes.get(placeOf[index]);
+        String where = "node " + index + ", its instances";
+        JsonNode attributes = new ObjectMapper().valueToTree(extension).path("attributes");
+        float[] moves = instances(attributes.path("TRANSLATION"), where, 3);
+        float[] turns = instances(attributes.path("ROTATION"), where, 4);
+        float[] scales = instances(attributes.path("SCALE"), where, 3);
+        int count = Math.max(Math.max(moves.length / 3, turns.length / 4), scales.length / 3);
+        if (nodes.size() + count > MOST_NODES) {
+            throw folder.wrong("has " + count + " instances; " + MOST_NODES + " can be shown", "Reduce it.");
+        }
+        if (carrier.meshes().isEmpty() || count == 0) {
+            return;
+        }
+        nodes.set(
+                placeOf[index],
+                new Node(
+                        carrier.name(),
+                        carrier.parent(),
+                        carrier.stance(),
+                        List.of(),
+                        -1,
+                        List.of(),
+                        carrier.camera()));
+        for (int i = 0; i < count; i++) {
+            Point3 move = 3 * i < moves.length ? point(moves, i) : Point3.ZERO;
+            Quaternion turn = 4 * i < turns.length
+                    ? new Quaternion(turns[4 * i], turns[4 * i + 1], turns[4 * i + 2], turns[4 * i + 3]).unit()
+                    : Quaternion.NONE;
+            Point3 scale = 3 * i < scales.length ? point(scales, i) : new Point3(1, 1, 1);
+            nodes.add(Node.of(
+                    carrier.name() + " " + (i + 1), placeOf[index], new Stance(move, turn, scale), carrier.meshes()));
+        }
+    }
+
+    private float[] instances(JsonNode accessor, String where, int width) throws UnreadableException {
+        return accessor.isInt() ? numbers.floats(accessor.intValue(), where, width) : new float[0];
+    }
+
+    private static Point3 point(float[] of, int index) {
+        return new Point3(of[3 * index], of[3 * index + 1], of[3 * index + 2]);
     }
 
     private int[] parents(List<de.javagl.jgltf.impl.v2.Node> all) throws UnreadableException {

@@ -4,11 +4,16 @@ import chalktrace.core.picture.ArgbPicture;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.picture.Srgb;
 import chalktrace.core.space.Surface;
+import chalktrace.core.space.Texture;
 import chalktrace.media.UnreadableException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.MissingNode;
 import de.javagl.jgltf.impl.v2.GlTF;
 import de.javagl.jgltf.impl.v2.Image;
 import de.javagl.jgltf.impl.v2.Material;
 import de.javagl.jgltf.impl.v2.MaterialPbrMetallicRoughness;
+import de.javagl.jgltf.impl.v2.Sampler;
 import de.javagl.jgltf.impl.v2.TextureInfo;
 import java.nio.ByteBuffer;
 import java.util.ArrayList;
@@ -22,6 +27,12 @@ import java.util.Set;
 final class GltfSurfaces {
 
     private static final double USUAL_CUTOFF = 0.5;
+    private static final String TRANSFORM = "KHR_texture_transform";
+
+    /** Numbers of the sampler's wrap modes: glTF 2.0, 5.26. */
+    private static final int CLAMP_TO_EDGE = 33071;
+
+    private static final int MIRRORED_REPEAT = 33648;
 
     private final GlTF gltf;
     private final ModelFolder folder;
@@ -38,7 +49,8 @@ final class GltfSurfaces {
         for (Material material : GltfModelReader.orEmpty(gltf.getMaterials())) {
             all.add(surface(material, all.size()));
         }
-        all.add(new Surface("none", Surface.PLAIN.color(), 1, Optional.empty(), 0, false));
+        Surface plain = Surface.PLAIN;
+        all.add(new Surface("none", plain.color(), 1, Optional.empty(), plain.cover(), plain.cutout(), false));
     }
 
     /** The file's materials, and one for what has none. */
@@ -56,10 +68,51 @@ final class GltfSurfaces {
 
     /** Which of a mesh's texture coordinates the base colour uses. */
     int texelSet(Integer material) {
-        TextureInfo info = material == null || material >= all.size() - 1
+        TextureInfo info = texture(material);
+        JsonNode set = transform(info).path("texCoord");
+        return set.isInt() ? set.intValue() : info == null || info.getTexCoord() == null ? 0 : info.getTexCoord();
+    }
+
+    /**
+     * Texture coordinates where the material wants them: Khronos Group, "KHR_texture_transform".
+     *
+     * @param texels two numbers a vertex, which are changed
+     */
+    float[] placed(Integer material, float[] texels) {
+        JsonNode transform = transform(texture(material));
+        if (transform.isMissingNode()) {
+            return texels;
+        }
+        double x = number(transform.path("offset").path(0), 0);
+        double y = number(transform.path("offset").path(1), 0);
+        double wide = number(transform.path("scale").path(0), 1);
+        double high = number(transform.path("scale").path(1), 1);
+        double cosine = Math.cos(number(transform.path("rotation"), 0));
+        double sine = Math.sin(number(transform.path("rotation"), 0));
+        for (int i = 0; i < texels.length; i += 2) {
+            double u = texels[i] * wide;
+            double v = texels[i + 1] * high;
+            texels[i] = (float) (x + cosine * u + sine * v);
+            texels[i + 1] = (float) (y - sine * u + cosine * v);
+        }
+        return texels;
+    }
+
+    private static double number(JsonNode node, double otherwise) {
+        return node.isNumber() && Float.isFinite(node.floatValue()) ? node.doubleValue() : otherwise;
+    }
+
+    private static JsonNode transform(TextureInfo info) {
+        Object held = info == null || info.getExtensions() == null
+                ? null
+                : info.getExtensions().get(TRANSFORM);
+        return held == null ? MissingNode.getInstance() : new ObjectMapper().valueToTree(held);
+    }
+
+    private TextureInfo texture(Integer material) {
+        return material == null || material >= all.size() - 1
                 ? null
                 : baseTexture(gltf.getMaterials().get(material));
-        return info == null || info.getTexCoord() == null ? 0 : info.getTexCoord();
     }
 
     private static TextureInfo baseTexture(Material material) {
@@ -74,23 +127,34 @@ final class GltfSurfaces {
                 ? new float[] {1, 1, 1, 1}
                 : base.getBaseColorFactor();
         TextureInfo info = baseTexture(material);
-        Optional<ArgbPicture> texture = info == null ? Optional.empty() : texture(info.getIndex());
-        String mode = material.getAlphaMode() == null ? "OPAQUE" : material.getAlphaMode();
+        Optional<Texture> texture = info == null ? Optional.empty() : texture(info.getIndex(), index);
+        Surface.Cover cover =
+                switch (material.getAlphaMode() == null ? "OPAQUE" : material.getAlphaMode()) {
+                    case "MASK" -> Surface.Cover.HOLES;
+                    case "BLEND" -> Surface.Cover.SEE_THROUGH;
+                    default -> Surface.Cover.WHOLE;
+                };
         Float cutoff = material.getAlphaCutoff();
         return new Surface(
                 material.getName() == null ? "material " + index : material.getName(),
                 new Rgb(srgb(factor[0]), srgb(factor[1]), srgb(factor[2])),
-                mode.equals("BLEND") ? Math.max(0, Math.min(1, factor[3])) : 1,
-                texture,
-                mode.equals("OPAQUE") ? 0 : mode.equals("MASK") && cutoff != null ? cutoff : USUAL_CUTOFF,
+                Math.max(0, Math.min(1, factor[3])),
+                cover == Surface.Cover.WHOLE ? texture.map(GltfSurfaces::opaque) : texture,
+                cover,
+                cutoff == null ? USUAL_CUTOFF : cutoff,
                 Boolean.TRUE.equals(material.isDoubleSided()));
     }
 
-    private Optional<ArgbPicture> texture(Integer index) throws UnreadableException {
+    /** What is clear has a colour all the same, which shows on what is no more than opaque. */
+    private static Texture opaque(Texture texture) {
+        return new Texture(TexturePicture.opaque(texture.picture()), texture.across(), texture.down());
+    }
+
+    private Optional<Texture> texture(Integer index, int material) throws UnreadableException {
         if (index == null
                 || index < 0
                 || index >= GltfModelReader.orEmpty(gltf.getTextures()).size()) {
-            throw folder.broken("a material names texture " + index + ", which it does not have");
+            throw folder.broken("material " + material + " names texture " + index + ", which it does not have");
         }
         Integer source = gltf.getTextures().get(index).getSource();
         if (source == null) {
@@ -103,12 +167,39 @@ final class GltfSurfaces {
         if (!pictures.containsKey(source)) {
             pictures.put(source, picture(gltf.getImages().get(source), source));
         }
-        return pictures.get(source);
+        Sampler sampler = sampler(index);
+        return pictures.get(source)
+                .map(picture -> new Texture(picture, wrap(sampler.getWrapS()), wrap(sampler.getWrapT())));
+    }
+
+    private Sampler sampler(int texture) throws UnreadableException {
+        Integer index = gltf.getTextures().get(texture).getSampler();
+        if (index == null) {
+            return new Sampler();
+        }
+        if (index < 0 || index >= GltfModelReader.orEmpty(gltf.getSamplers()).size()) {
+            throw folder.broken("texture " + texture + " names sampler " + index + ", which it does not have");
+        }
+        return gltf.getSamplers().get(index);
+    }
+
+    private static Texture.Wrap wrap(Integer mode) {
+        return mode == null
+                ? Texture.Wrap.REPEAT
+                : switch (mode) {
+                    case CLAMP_TO_EDGE -> Texture.Wrap.CLAMP;
+                    case MIRRORED_REPEAT -> Texture.Wrap.MIRROR;
+                    default -> Texture.Wrap.REPEAT;
+                };
     }
 
     private Optional<ArgbPicture> picture(Image image, int index) throws UnreadableException {
         if (image.getUri() == null && image.getBufferView() == null) {
             throw folder.broken("image " + index + " is neither in it nor named");
+        }
+        if (image.getUri() != null && folder.isMissing(image.getUri())) {
+            notes.add("The texture \"" + Shown.of(image.getUri()) + "\" is missing.");
+            return Optional.empty();
         }
         ByteBuffer bytes = image.getUri() != null ? folder.named(image.getUri()) : numbers.view(image.getBufferView());
         Optional<ArgbPicture> read = TexturePicture.read(bytes);

@@ -10,13 +10,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 
-/** Reads models: glTF 2.0 and GLB, OBJ with MTL, and BVH motion as a stick figure. */
+/** Reads models: glTF 2.0 and GLB, OBJ with MTL, STL, PLY, and BVH motion as a stick figure. */
 public final class ModelFiles {
 
     /** More than this can't be stepped through. */
     public static final int MOST_TRIANGLES = 2_000_000;
 
-    private static final Set<String> ENDINGS = Set.of("gltf", "glb", "obj", "bvh");
+    private static final Set<String> ENDINGS = Set.of("gltf", "glb", "obj", "stl", "ply", "bvh");
 
     private ModelFiles() {}
 
@@ -35,6 +35,8 @@ public final class ModelFiles {
             Model model =
                     switch (ending(file)) {
                         case "obj" -> ObjModel.read(folder);
+                        case "stl" -> StlModel.read(folder);
+                        case "ply" -> PlyModel.read(folder);
                         case "bvh" -> BvhModel.read(folder);
                         default -> new GltfModelReader(folder).model();
                     };
@@ -50,7 +52,8 @@ public final class ModelFiles {
                     file, "is too large for the memory there is", "Reduce it in the program that made it.", e);
         } catch (RuntimeException | StackOverflowError e) {
             // The libraries trust what they read; whatever they trip over is the file's fault.
-            throw UnreadableException.of(file, "can't be read as a model (" + e + ")", "Export it again.", e);
+            throw UnreadableException.of(
+                    file, "can't be read as a model", "Export it again from the program that made it.", e);
         }
     }
 

@@ -61,6 +61,11 @@ final class ModelFolder {
         return read(place(uri), uri);
     }
 
+    /** Whether a file that is named, and no data within the model, is not there. */
+    boolean isMissing(String uri) throws UnreadableException {
+        return !uri.regionMatches(true, 0, "data:", 0, 5) && !Files.isRegularFile(place(uri));
+    }
+
     /** Where a named file should lie. */
     Path place(String uri) throws UnreadableException {
         String name;
@@ -75,12 +80,12 @@ final class ModelFolder {
                     && (!Files.exists(place) || place.toRealPath().startsWith(folder.toRealPath()));
             if (!inside || name.matches("[a-zA-Z][a-zA-Z0-9+.-]+:.*")) {
                 throw wrong(
-                        "names \"" + uri + "\", which lies outside its folder",
+                        "names \"" + Shown.of(uri) + "\", which lies outside its folder",
                         "Put it beside the model and name it so.");
             }
             return place;
         } catch (InvalidPathException | IOException e) {
-            throw wrong("names \"" + uri + "\", which is no file's name", MEND);
+            throw wrong("names \"" + Shown.of(uri) + "\", which is no file's name", MEND);
         }
     }
 
@@ -90,14 +95,14 @@ final class ModelFolder {
                 throw wrong("is not there", "Choose where it is now, or take it out of the shot.");
             }
             if (!Files.isRegularFile(place)) {
-                throw wrong("needs \"" + as + "\", which is not there", MEND);
+                throw wrong("needs \"" + Shown.of(as) + "\", which is not there", MEND);
             }
             if (Files.size(place) > MOST_BYTES) {
-                throw wrong("holds more than 1 GB (" + as + ")", "Reduce it in the program that made it.");
+                throw wrong("holds more than 1 GB (" + Shown.of(as) + ")", "Reduce it in the program that made it.");
             }
             return ByteBuffer.wrap(Files.readAllBytes(place));
         } catch (IOException e) {
-            throw UnreadableException.of(file, "can't be read (" + as + ": " + e.getMessage() + ")", MEND, e);
+            throw UnreadableException.of(file, "can't be read (" + Shown.of(as) + ": " + e.getMessage() + ")", MEND, e);
         }
     }
 

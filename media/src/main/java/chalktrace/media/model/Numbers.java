@@ -9,12 +9,31 @@ final class Numbers {
     private int count;
 
     void add(double... more) {
-        if (count + more.length > values.length) {
-            values = Arrays.copyOf(values, values.length * 2);
-        }
+        grow(more.length);
         for (double value : more) {
             values[count++] = (float) value;
         }
+    }
+
+    /** Some of another's. @param width how many belong together, @param index which of these */
+    void addPart(Numbers from, int width, int index) {
+        grow(width);
+        System.arraycopy(from.values, width * index, values, count, width);
+        count += width;
+    }
+
+    private void grow(int by) {
+        if (count + by > values.length) {
+            values = Arrays.copyOf(values, values.length * 2);
+        }
+    }
+
+    float at(int index) {
+        return values[index];
+    }
+
+    int count() {
+        return count;
     }
 
     float[] all() {

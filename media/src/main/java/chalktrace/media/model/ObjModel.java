@@ -4,21 +4,16 @@ import chalktrace.core.picture.ArgbPicture;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.space.Mesh;
 import chalktrace.core.space.Model;
-import chalktrace.core.space.Node;
-import chalktrace.core.space.RoundedNormals;
-import chalktrace.core.space.Stance;
 import chalktrace.core.space.Surface;
+import chalktrace.core.space.Texture;
 import chalktrace.core.space.Triangulation;
 import chalktrace.media.UnreadableException;
+import chalktrace.media.model.ObjText.Face;
 import de.javagl.obj.FloatTuple;
 import de.javagl.obj.Mtl;
 import de.javagl.obj.MtlReader;
-import de.javagl.obj.Obj;
-import de.javagl.obj.ObjFace;
-import de.javagl.obj.ObjReader;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -27,39 +22,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 
-/** Reads OBJ with MTL (Wavefront, "Object Files", version 3.0): polygons, normals, texture coordinates, colours and their textures. */
+/** Reads OBJ with MTL: polygons, normals, texture coordinates, colours at vertices, materials and their textures. */
 final class ObjModel {
 
-    private static final int MOST_CORNERS = 2000;
+    /** Below this opacity of a texture nothing is seen of what it is cut out of. */
+    private static final double CUTOUT = 0.5;
 
     private final ModelFolder folder;
-    private final Obj obj;
+    private final ObjText text;
     private final Set<String> notes = new LinkedHashSet<>();
     private final Map<String, Integer> surfaces = new LinkedHashMap<>();
-    private final List<Surface> all = new ArrayList<>(List.of(Surface.PLAIN));
+    private final List<Surface> all = new ArrayList<>();
 
     private ObjModel(ModelFolder folder) throws UnreadableException {
         this.folder = folder;
-        byte[] text = folder.text();
-        folder.checkTriangles(faces(text));
-        try {
-            obj = ObjReader.read(new ByteArrayInputStream(text));
-        } catch (IOException | RuntimeException e) {
-            throw folder.broken("it is no OBJ (" + e.getMessage() + ")");
-        }
-    }
-
-    /** How many lines are faces: a triangle at least each. */
-    private static long faces(byte[] text) {
-        long faces = 0;
-        for (int i = 1; i + 1 < text.length; i++) {
-            if (text[i] == 'f' && text[i - 1] == '\n' && text[i + 1] <= ' ') {
-                faces++;
-            }
-        }
-        return faces;
+        text = new ObjText(folder);
+        notes.addAll(text.notes);
+        all.add(text.colored ? StillModel.WHITE : Surface.PLAIN);
     }
 
     static Model read(ModelFolder folder) throws UnreadableException {
@@ -69,143 +49,145 @@ final class ObjModel {
     /** The file and the materials and textures that it names, as far as they are there. */
     static List<Path> files(ModelFolder folder, Path file) throws UnreadableException {
         List<Path> files = new ArrayList<>(List.of(file));
-        for (String name : new ObjModel(folder).obj.getMtlFileNames()) {
-            Path place = folder.place(name);
-            if (Files.isRegularFile(place)) {
-                files.add(place);
+        ObjModel model = new ObjModel(folder);
+        for (String name : model.libraries()) {
+            if (!folder.isMissing(name)) {
+                files.add(folder.place(name));
+                for (Mtl material : model.materials(name)) {
+                    String texture = material.getMapKd();
+                    if (texture != null && !folder.isMissing(texture)) {
+                        files.add(folder.place(texture));
+                    }
+                }
             }
         }
         return files;
     }
 
-    private Model model() throws UnreadableException {
-        for (String name : obj.getMtlFileNames()) {
-            addSurfaces(name);
-        }
-        Map<Integer, List<ObjFace>> bySurface = new LinkedHashMap<>();
-        for (int i = 0; i < obj.getNumFaces(); i++) {
-            ObjFace face = obj.getFace(i);
-            String name = obj.getActivatedMaterialGroupName(face);
-            Integer surface = name == null ? Integer.valueOf(0) : surfaces.get(name);
-            if (surface == null) {
-                notes.add("The material \"" + name + "\" is missing; what has it is grey.");
-                surface = 0;
+    /** A line may name several, and a name may have spaces. */
+    private List<String> libraries() throws UnreadableException {
+        List<String> names = new ArrayList<>();
+        for (String line : text.libraries) {
+            if (folder.isMissing(line)) {
+                names.addAll(List.of(line.split("\\s+")));
+            } else {
+                names.add(line);
             }
-            bySurface.computeIfAbsent(surface, s -> new ArrayList<>()).add(face);
+        }
+        return names;
+    }
+
+    private Model model() throws UnreadableException {
+        for (String name : libraries()) {
+            if (folder.isMissing(name)) {
+                notes.add("The materials in \"" + Shown.of(name) + "\" are missing.");
+                continue;
+            }
+            for (Mtl material : materials(name)) {
+                surfaces.put(material.getName(), all.size());
+                all.add(surface(material));
+            }
+        }
+        Map<Integer, List<Face>> bySurface = new LinkedHashMap<>();
+        for (Face face : text.faces) {
+            bySurface
+                    .computeIfAbsent(surfaceOf(face.material()), s -> new ArrayList<>())
+                    .add(face);
         }
         List<Mesh> meshes = new ArrayList<>();
-        for (Map.Entry<Integer, List<ObjFace>> part : bySurface.entrySet()) {
+        for (Map.Entry<Integer, List<Face>> part : bySurface.entrySet()) {
             meshes.add(mesh(part.getValue(), part.getKey()));
         }
-        Node node = Node.of(
-                "model",
-                -1,
-                Stance.NONE,
-                IntStream.range(0, meshes.size()).boxed().toList());
-        return new Model(List.of(node), meshes, all, List.of(), List.of(), "", List.copyOf(notes));
+        return StillModel.of(meshes, all, notes);
+    }
+
+    private int surfaceOf(int material) {
+        if (material < 0) {
+            return 0;
+        }
+        Integer surface = surfaces.get(text.materials.get(material));
+        if (surface == null) {
+            notes.add(
+                    "The material \"" + Shown.of(text.materials.get(material)) + "\" is missing; what has it is grey.");
+            return 0;
+        }
+        return surface;
     }
 
     /** Each corner is a vertex of its own, as its normal is. */
-    private Mesh mesh(List<ObjFace> faces, int surface) throws UnreadableException {
+    private Mesh mesh(List<Face> faces, int surface) {
         Numbers positions = new Numbers();
         Numbers normals = new Numbers();
         Numbers texels = new Numbers();
-        boolean withNormals = faces.stream().allMatch(ObjFace::containsNormalIndices);
-        boolean withTexels = faces.stream().allMatch(ObjFace::containsTexCoordIndices);
-        for (ObjFace face : faces) {
-            if (face.getNumVertices() < 3) {
-                continue;
-            }
-            if (face.getNumVertices() > MOST_CORNERS) {
-                throw folder.wrong(
-                        "has a face of " + face.getNumVertices() + " corners; " + MOST_CORNERS + " can be shown",
-                        "Cut it into triangles.");
-            }
-            double[] outline = new double[3 * face.getNumVertices()];
-            for (int k = 0; k < face.getNumVertices(); k++) {
-                FloatTuple at = obj.getVertex(within(face.getVertexIndex(k), obj.getNumVertices(), "vertex"));
-                outline[3 * k] = finite(at.getX());
-                outline[3 * k + 1] = finite(at.getY());
-                outline[3 * k + 2] = finite(at.getZ());
+        Numbers colors = new Numbers();
+        boolean withTexels = faces.stream().allMatch(face -> face.has(1));
+        boolean withNormals = faces.stream().allMatch(face -> face.has(2));
+        for (Face face : faces) {
+            int[] corners = face.corners();
+            double[] outline = new double[3 * face.count()];
+            for (int k = 0; k < outline.length; k++) {
+                outline[k] = text.places.at(3 * corners[k - k % 3] + k % 3);
             }
             for (int k : Triangulation.of(outline)) {
-                positions.add(outline[3 * k], outline[3 * k + 1], outline[3 * k + 2]);
-                if (withNormals) {
-                    FloatTuple n = obj.getNormal(within(face.getNormalIndex(k), obj.getNumNormals(), "normal"));
-                    normals.add(finite(n.getX()), finite(n.getY()), finite(n.getZ()));
-                }
+                positions.addPart(text.places, 3, corners[3 * k]);
                 if (withTexels) {
-                    FloatTuple t = obj.getTexCoord(
-                            within(face.getTexCoordIndex(k), obj.getNumTexCoords(), "texture coordinate"));
-                    texels.add(finite(t.getX()), 1 - finite(t.getDimensions() > 1 ? t.getY() : 0));
+                    texels.addPart(text.texels, 2, corners[3 * k + 1]);
+                }
+                if (withNormals) {
+                    normals.addPart(text.normals, 3, corners[3 * k + 2]);
+                }
+                if (text.colored) {
+                    colors.addPart(text.colors, 4, corners[3 * k]);
                 }
             }
         }
-        float[] places = positions.all();
-        int[] corners = IntStream.range(0, places.length / 3).toArray();
-        return new Mesh(
-                places,
-                Optional.of(withNormals ? normals.all() : RoundedNormals.of(places)),
+        Mesh mesh = StillModel.mesh(
+                positions.all(),
+                withNormals ? Optional.of(normals.all()) : Optional.empty(),
                 withTexels ? Optional.of(texels.all()) : Optional.empty(),
-                corners,
-                surface,
-                List.of(),
-                Optional.empty(),
-                Optional.empty());
+                surface);
+        return text.colored ? mesh.withColors(colors.all()) : mesh;
     }
 
-    private int within(int index, int count, String what) throws UnreadableException {
-        if (index < 0 || index >= count) {
-            throw folder.broken("a face names " + what + " " + (index + 1) + " of " + count);
-        }
-        return index;
-    }
-
-    private float finite(float number) throws UnreadableException {
-        if (!Float.isFinite(number)) {
-            throw folder.broken("it has a number that is not finite");
-        }
-        return number;
-    }
-
-    private void addSurfaces(String name) throws UnreadableException {
-        Path place = folder.place(name);
-        if (!Files.isRegularFile(place)) {
-            notes.add("The materials in \"" + name + "\" are missing.");
-            return;
-        }
-        List<Mtl> materials;
+    private List<Mtl> materials(String library) throws UnreadableException {
         try {
-            materials =
-                    MtlReader.read(new ByteArrayInputStream(folder.named(name).array()));
+            return MtlReader.read(new ByteArrayInputStream(folder.named(library).array()));
         } catch (IOException | RuntimeException e) {
-            notes.add("The materials in \"" + name + "\" can't be read.");
-            return;
-        }
-        for (Mtl material : materials) {
-            surfaces.put(material.getName(), all.size());
-            all.add(surface(material));
+            notes.add("The materials in \"" + Shown.of(library) + "\" can't be read.");
+            return List.of();
         }
     }
 
     private Surface surface(Mtl material) throws UnreadableException {
         FloatTuple color = material.getKd();
-        Optional<ArgbPicture> texture = Optional.empty();
-        if (material.getMapKd() != null && Files.isRegularFile(folder.place(material.getMapKd()))) {
-            texture = TexturePicture.read(folder.named(material.getMapKd()));
+        double opacity = material.getD() == null ? 1 : Math.max(0, Math.min(1, material.getD()));
+        boolean open = material.getMapD() != null && material.getMapD().equals(material.getMapKd());
+        if (material.getMapD() != null && !open) {
+            notes.add("The opacity in \"" + Shown.of(material.getMapD()) + "\" is not read.");
         }
-        if (material.getMapKd() != null && texture.isEmpty()) {
-            notes.add("The texture \"" + material.getMapKd() + "\" is missing or can't be read.");
-        }
+        Optional<ArgbPicture> texture = texture(material.getMapKd());
         return new Surface(
                 material.getName(),
                 color == null
                         ? Surface.PLAIN.color()
                         : new Rgb(part(color.getX()), part(color.getY()), part(color.getZ())),
-                material.getD() == null ? 1 : Math.max(0, Math.min(1, material.getD())),
-                texture,
-                0,
+                opacity,
+                texture.map(picture -> Texture.of(open ? picture : TexturePicture.opaque(picture))),
+                open ? Surface.Cover.HOLES : opacity < 1 ? Surface.Cover.SEE_THROUGH : Surface.Cover.WHOLE,
+                CUTOUT,
                 true);
+    }
+
+    private Optional<ArgbPicture> texture(String name) throws UnreadableException {
+        if (name == null) {
+            return Optional.empty();
+        }
+        Optional<ArgbPicture> texture =
+                folder.isMissing(name) ? Optional.empty() : TexturePicture.read(folder.named(name));
+        if (texture.isEmpty()) {
+            notes.add("The texture \"" + Shown.of(name) + "\" is missing or can't be read.");
+        }
+        return texture;
     }
 
     private static int part(float share) {

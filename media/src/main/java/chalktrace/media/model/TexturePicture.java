@@ -6,6 +6,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.Optional;
 import javax.imageio.ImageIO;
@@ -18,6 +19,13 @@ final class TexturePicture {
     private static final long MOST_PIXELS = 1L << 26;
 
     private TexturePicture() {}
+
+    /** The same without any holes. */
+    static ArgbPicture opaque(ArgbPicture picture) {
+        int[] words = picture.toArgb();
+        Arrays.setAll(words, i -> words[i] | 0xFF000000);
+        return new ArgbPicture(picture.size(), words);
+    }
 
     /** Empty when it can't be read, or has more than 67 million pixels. */
     static Optional<ArgbPicture> read(ByteBuffer bytes) {
