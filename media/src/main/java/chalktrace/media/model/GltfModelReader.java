@@ -28,6 +28,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 
 /**
  * Reads glTF 2.0 (Khronos Group, "glTF 2.0 Specification", 2021) as text or GLB. A library reads the container and its JSON; what these name is
@@ -70,6 +72,13 @@ final class GltfModelReader {
     private static final int STRIP = 5;
     private static final int FAN = 6;
 
+    /** Held, so that it stays silent: each property that the library does not know would be a line in the terminal. */
+    private static final Logger LIBRARY = Logger.getLogger("de.javagl");
+
+    static {
+        LIBRARY.setLevel(Level.OFF);
+    }
+
     private final ModelFolder folder;
     private final GlTF gltf;
     private final ByteBuffer binary;
@@ -103,7 +112,8 @@ final class GltfModelReader {
         GltfAssetReader reader = new GltfAssetReader();
         List<String> wrong = new ArrayList<>();
         reader.setJsonErrorConsumer(error -> {
-            if (!(error.getThrowable() instanceof UnrecognizedPropertyException)) {
+            // What is not known has no error of its own; programs add notes of theirs.
+            if (error.getThrowable() != null && !(error.getThrowable() instanceof UnrecognizedPropertyException)) {
                 wrong.add(error.getJsonPathString());
             }
         });
