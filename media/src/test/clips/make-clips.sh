@@ -117,3 +117,18 @@ PY
 $ff -f lavfi -i testsrc2=s=256x144:r=24 -frames:v 24 -c:v mjpeg -pix_fmt yuvj420p -q:v 16 $out/bare.mjpeg
 # Two seconds of sound alone, which tests join with itself.
 $ff -f lavfi -i sine=440:d=2:r=44100 -c:a aac -b:a 48k $out/tone.ts
+# Pixels of 4:3 that only the container states, a rate that nobody states, and opacity beside the pictures.
+$ff $pictures -frames:v 12 -c:v libvpx-vp9 -b:v 0 -crf 34 -aspect 44:9 $out/wide-in-container.webm
+$ff $pictures -t 0.2 -c:v prores_ks -profile:v 0 -pix_fmt yuv422p10le -aspect 44:9 $out/wide-in-container.mov
+$ff $pictures $as709 -c:v libx264 -pix_fmt yuv420p -crf 32 -flvflags no_metadata+no_duration_filesize $out/no-rate.flv
+for codec in vp8:libvpx vp9:libvpx-vp9; do
+    $ff -f lavfi -i "color=0x406080:s=96x64:r=24,format=yuva420p,geq=lum='p(X,Y)':cb='cb(X,Y)':cr='cr(X,Y)':a='if(lt(X,48),255,64)'" -frames:v 6 \
+        -c:v ${codec#*:} -pix_fmt yuva420p -auto-alt-ref 0 -b:v 1M $out/clear-${codec%:*}.webm
+done
+# As h264.ts, with times from 100 s on, to be joined with it; and one with open groups that is cut within a group.
+$ff $pictures $click $as709 -c:v libx264 -pix_fmt yuv420p -g 24 -bf 2 -crf 22 -c:a aac -b:a 96k -output_ts_offset 100 $out/h264-later.ts
+$ff $pictures $as709 -c:v libx264 -pix_fmt yuv420p -x264-params open-gop=1:keyint=12:bframes=3:scenecut=0 -crf 22 $work/open.ts
+$ff -ss 0.6 -i $work/open.ts -c copy $out/cut-in-group.ts
+# Several keys, to be spoilt between them; pictures of four slices, of which some are leant on by none.
+$ff -f lavfi -i testsrc2=s=176x96:r=24 -frames:v 60 -c:v libaom-av1 -cpu-used 8 -crf 44 -b:v 0 -g 20 $out/av1-groups.mkv
+$ff -f lavfi -i testsrc2=s=176x96:r=24 -frames:v 60 -c:v libx264 -pix_fmt yuv420p -x264-params slices=4:keyint=20 -crf 32 $out/four-slices.mkv

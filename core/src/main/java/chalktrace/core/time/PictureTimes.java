@@ -1,9 +1,18 @@
 package chalktrace.core.time;
 
 import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /** When each picture of a source starts, in seconds from its first one: n rising values, and how long the last shows. */
 public final class PictureTimes {
+
+    /** Of cinema, television, the web and games (common practice), whole ones first. */
+    private static final List<FrameRate> USUAL_RATES = Stream.of(
+                    "24", "25", "30", "50", "60", "12", "15", "10", "48", "100", "120", "23.976", "29.97", "59.94")
+            .map(FrameRate::parse)
+            .toList();
 
     private final double[] starts;
     private final double end;
@@ -49,6 +58,28 @@ public final class PictureTimes {
     /** The time at which a picture ends; for the last, when the source ends. */
     public double endSeconds(int picture) {
         return picture + 1 < starts.length ? starts[picture + 1] : end;
+    }
+
+    /**
+     * The rate at which pictures follow each other evenly: the first of a stated one and the usual ones by which each starts where it should; empty
+     * where none does. Cost: linear in the pictures.
+     *
+     * @param stated tried first
+     * @param tolerance by how much a picture may miss its start, in seconds, such as what a coarse clock rounds
+     */
+    public Optional<FrameRate> evenRate(Optional<FrameRate> stated, double tolerance) {
+        return Stream.concat(stated.stream(), USUAL_RATES.stream())
+                .filter(rate -> isEven(rate, tolerance))
+                .findFirst();
+    }
+
+    private boolean isEven(FrameRate rate, double tolerance) {
+        for (int i = 0; i < starts.length; i++) {
+            if (Math.abs(starts[i] - rate.seconds(i)) > tolerance) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** The last picture that starts at a time or before it; the first for times before all. Cost: log n. */

@@ -23,6 +23,13 @@ final class DamageCheck implements AutoCloseable {
     private final BitSet suspect = new BitSet();
     private final BitSet checked = new BitSet();
     private final BitSet bad = new BitSet();
+
+    /** Damaged, but no other leans on them. */
+    private final BitSet alone = new BitSet();
+
+    /** Decoded from nothing before them: what is damaged before such a picture harms none after it. */
+    private final BitSet fresh = new BitSet();
+
     private long heard = Natives.allErrors();
     private ListeningDecoder listener;
 
@@ -58,7 +65,18 @@ final class DamageCheck implements AutoCloseable {
         if (first >= 0 && first <= packet) {
             check(key, Math.min(index.keyAfter(packet), packet + MOST_HELD_BACK));
         }
-        return bad.previousSetBit(packet) >= key;
+        int worst = bad.previousSetBit(packet);
+        return alone.get(packet) || worst >= key && !isMended(worst, packet);
+    }
+
+    /** Whether a picture is made anew between a damaged packet and another, and seen no later than that one's. */
+    private boolean isMended(int damaged, int packet) {
+        for (int p = fresh.nextSetBit(damaged + 1); p >= 0 && p <= packet; p = fresh.nextSetBit(p + 1)) {
+            if (index.pictureOf(p) <= index.pictureOf(packet)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void check(int key, int end) {
@@ -69,9 +87,10 @@ final class DamageCheck implements AutoCloseable {
                 listener = new ListeningDecoder(input.again(), stream, index);
             }
             // From the key before: what is complained of for want of what came earlier is no damage.
-            listener.listen(key == 0 ? 0 : index.keyBefore(key), end).stream()
-                    .filter(packet -> packet >= key)
-                    .forEach(bad::set);
+            ListeningDecoder.Heard heard = listener.listen(key == 0 ? 0 : index.keyBefore(key), end);
+            heard.spoilt().stream().filter(packet -> packet >= key).forEach(bad::set);
+            heard.alone().stream().filter(packet -> packet >= key).forEach(alone::set);
+            fresh.or(heard.fresh());
         } catch (UnreadableException e) {
             LOG.log(Level.INFO, "a second look at " + input.file(), e);
         }

@@ -7,7 +7,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalLong;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * Which parts of a track are seen, and when, as an ISO base media file lists them (ISO/IEC 14496-12, 8.6.6). Of one part the container's reader knows
@@ -24,7 +25,10 @@ final class EditList {
      * @param from in seconds of the track
      * @param to in seconds of the track, where it ends
      */
-    record Part(double seenSeconds, double from, double to) {}
+    private record Part(double seenSeconds, double from, double to) {}
+
+    /** A packet whose picture is seen from a time on, in the stream's unit, which says for how long as well. */
+    record Shown(int packet, long time, long duration) {}
 
     private final List<Part> parts;
 
@@ -32,7 +36,7 @@ final class EditList {
         this.parts = parts;
     }
 
-    /** The list of a track, if it has several parts that nowhere show the same twice. @param track as its head numbers it */
+    /** The list of a track, if it has several parts or some of no length. @param track as its head numbers it */
     static Optional<EditList> ofSeveral(Path file, int track) {
         try {
             return IsoBox.movie(file).flatMap(movie -> movie.parts("trak")
@@ -42,6 +46,18 @@ final class EditList {
         } catch (BufferUnderflowException | IndexOutOfBoundsException e) {
             return Optional.empty();
         }
+    }
+
+    /**
+     * From where on, in seconds of the track, all of it is heard or seen, if its list says no more than that, with a part without a length.
+     *
+     * @param track as its head numbers it
+     */
+    static OptionalDouble onlyStart(Path file, int track) {
+        return ofSeveral(file, track)
+                .filter(list -> list.parts.size() == 1 && list.parts.get(0).to() == Double.MAX_VALUE)
+                .map(list -> OptionalDouble.of(list.parts.get(0).from()))
+                .orElse(OptionalDouble.empty());
     }
 
     private static int number(IsoBox track) {
@@ -69,6 +85,7 @@ final class EditList {
         boolean isLong = in.get(0) == 1;
         int count = in.position(4).getInt();
         List<Part> parts = new ArrayList<>();
+        Optional<Part> empty = Optional.empty();
         double seen = 0;
         for (int i = 0; i < count; i++) {
             double seconds = (isLong ? in.getLong() : in.getInt() & 0xFFFFFFFFL) / movieTicks.get();
@@ -76,39 +93,47 @@ final class EditList {
             if (in.getInt() != NORMAL_RATE) {
                 return Optional.empty();
             }
-            if (from >= 0) {
-                double start = from / mediaTicks.get();
+            double start = from / mediaTicks.get();
+            if (from >= 0 && seconds > 0) {
                 parts.add(new Part(seen, start, start + seconds));
+            } else if (from >= 0) {
+                empty = Optional.of(new Part(seen, start, Double.MAX_VALUE));
             }
             seen += seconds;
         }
-        return parts.size() > 1 && areApart(parts) ? Optional.of(new EditList(parts)) : Optional.empty();
-    }
-
-    private static boolean areApart(List<Part> parts) {
-        List<Part> sorted =
-                parts.stream().sorted(Comparator.comparingDouble(Part::from)).toList();
-        for (int i = 1; i < sorted.size(); i++) {
-            if (sorted.get(i).from() < sorted.get(i - 1).to()) {
-                return false;
-            }
+        // A part without a length, alone, is all that comes from there on: programs write it before they know how long
+        // that is.
+        if (parts.isEmpty()) {
+            empty.ifPresent(parts::add);
         }
-        return true;
+        return parts.size() > 1 || empty.isPresent() ? Optional.of(new EditList(parts)) : Optional.empty();
     }
 
     /**
-     * When a picture is seen that lies in the track from a time on; empty for one that never is.
+     * What is seen of a track, in turn; a picture that lies in several parts as often.
      *
+     * @param packets all of them with times
      * @param unit of the times, in seconds
      */
-    OptionalLong seen(long time, long duration, double unit) {
+    List<Shown> shown(List<PacketIndex.Packet> packets, double unit) {
+        List<Integer> inTrack = IntStream.range(0, packets.size())
+                .boxed()
+                .sorted(Comparator.comparingLong(p -> packets.get(p).seen()))
+                .toList();
+        List<Shown> shown = new ArrayList<>();
         for (Part part : parts) {
             long from = Math.round(part.from() / unit);
             long to = Math.round(part.to() / unit);
-            if (time < to && time + Math.max(1, duration) > from) {
-                return OptionalLong.of(Math.round(part.seenSeconds() / unit) + Math.max(time, from) - from);
+            long seen = Math.round(part.seenSeconds() / unit);
+            for (int p : inTrack) {
+                long start = Math.max(from, packets.get(p).seen());
+                long end = Math.min(
+                        to, packets.get(p).seen() + Math.max(1, packets.get(p).duration()));
+                if (start < end) {
+                    shown.add(new Shown(p, seen + start - from, end - start));
+                }
             }
         }
-        return OptionalLong.empty();
+        return shown;
     }
 }

@@ -2,7 +2,6 @@ package chalktrace.media.codec;
 
 import chalktrace.media.UnreadableException;
 import java.util.BitSet;
-import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.global.avcodec;
 import org.bytedeco.ffmpeg.global.avutil;
@@ -11,7 +10,7 @@ import org.bytedeco.ffmpeg.global.avutil;
 final class ListeningDecoder implements AutoCloseable {
 
     private final PacketReader packets;
-    private final AVCodecContext decoder;
+    private final StreamDecoder decoder;
     private final PacketFeed feed;
     private final AVFrame frame = avutil.av_frame_alloc();
 
@@ -25,7 +24,7 @@ final class ListeningDecoder implements AutoCloseable {
     ListeningDecoder(MediaInput input, int stream, PacketIndex index) throws UnreadableException {
         this.packets = new PacketReader(input, stream);
         try {
-            this.decoder = input.decoder(stream, 1);
+            this.decoder = new StreamDecoder(input.decoder(stream, 1));
         } catch (UnreadableException | RuntimeException e) {
             packets.close();
             avutil.av_frame_free(frame);
@@ -34,23 +33,40 @@ final class ListeningDecoder implements AutoCloseable {
         this.feed = new PacketFeed(packets, decoder, index, number -> before = Natives.errors());
     }
 
-    /** Decodes packets from a key on to before {@code end}. @return of which of them the codec complained */
-    BitSet listen(int key, int end) throws UnreadableException {
-        BitSet complaints = new BitSet();
+    /**
+     * What was heard.
+     *
+     * @param spoilt packets of which the codec complained, and on which others may lean
+     * @param alone those of which it complained and on which no other leans
+     * @param fresh packets whose pictures are decoded from nothing before them, without a complaint
+     */
+    record Heard(BitSet spoilt, BitSet alone, BitSet fresh) {}
+
+    /** Decodes packets from a key on to before {@code end}. */
+    Heard listen(int key, int end) throws UnreadableException {
+        Heard heard = new Heard(new BitSet(), new BitSet(), new BitSet());
         boolean more = feed.jumpTo(key);
         while (more) {
-            hear(complaints);
+            hear(heard);
             more = feed.next() < end && feed.feed();
         }
-        return complaints;
+        heard.fresh.andNot(heard.spoilt);
+        return heard;
     }
 
-    private void hear(BitSet complaints) {
-        while (avcodec.avcodec_receive_frame(decoder, frame) == 0) {
+    private void hear(Heard heard) {
+        while (avcodec.avcodec_receive_frame(decoder.context(), frame) == 0) {
+            boolean whole = frame.decode_error_flags() == 0 && (frame.flags() & AVFrame.AV_FRAME_FLAG_CORRUPT) == 0;
+            boolean startsAnew =
+                    (frame.flags() & AVFrame.AV_FRAME_FLAG_KEY) != 0 && frame.pict_type() == avutil.AV_PICTURE_TYPE_I;
+            if (whole && startsAnew && frame.pts() >= 0) {
+                heard.fresh.set((int) frame.pts());
+            }
             avutil.av_frame_unref(frame);
         }
         if (Natives.errors() > before) {
-            complaints.set(feed.next() - 1);
+            int packet = feed.next() - 1;
+            (feed.isLeantOnByNone(packet) ? heard.alone : heard.spoilt).set(packet);
             before = Natives.errors();
         }
     }
@@ -59,6 +75,6 @@ final class ListeningDecoder implements AutoCloseable {
     public void close() {
         packets.close();
         avutil.av_frame_free(frame);
-        avcodec.avcodec_free_context(decoder);
+        decoder.close();
     }
 }

@@ -19,6 +19,7 @@ import org.bytedeco.ffmpeg.avformat.AVIOInterruptCB;
 import org.bytedeco.ffmpeg.avformat.AVIndexEntry;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
+import org.bytedeco.ffmpeg.avutil.AVDictionaryEntry;
 import org.bytedeco.ffmpeg.global.avcodec;
 import org.bytedeco.ffmpeg.global.avformat;
 import org.bytedeco.ffmpeg.global.avutil;
@@ -174,7 +175,7 @@ final class MediaInput implements AutoCloseable {
 
     /** An opened decoder of a stream, to be freed by the caller. */
     AVCodecContext decoder(int stream, int threads) throws UnreadableException {
-        AVCodec codec = avcodec.avcodec_find_decoder(stream(stream).codecpar().codec_id());
+        AVCodec codec = codec(stream);
         if (codec == null || codec.isNull()) {
             try (BytePointer name =
                     avcodec.avcodec_get_name(stream(stream).codecpar().codec_id())) {
@@ -205,6 +206,24 @@ final class MediaInput implements AutoCloseable {
                     "Save it again in another format, such as H.264 or ProRes.");
         }
         return decoder;
+    }
+
+    /** The usual decoders of VP8 and VP9 leave out the opacity that stands beside the pictures, and say nothing. */
+    private AVCodec codec(int stream) {
+        int id = stream(stream).codecpar().codec_id();
+        String byName = id == avcodec.AV_CODEC_ID_VP9 ? "libvpx-vp9" : id == avcodec.AV_CODEC_ID_VP8 ? "libvpx" : null;
+        if (byName != null && "1".equals(tag(stream, "alpha_mode"))) {
+            AVCodec found = avcodec.avcodec_find_decoder_by_name(byName);
+            if (found != null && !found.isNull()) {
+                return found;
+            }
+        }
+        return avcodec.avcodec_find_decoder(id);
+    }
+
+    private String tag(int stream, String key) {
+        AVDictionaryEntry entry = avutil.av_dict_get(stream(stream).metadata(), key, null, 0);
+        return entry == null || entry.isNull() ? "" : entry.value().getString();
     }
 
     @Override

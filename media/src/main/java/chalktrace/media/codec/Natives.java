@@ -12,6 +12,12 @@ final class Natives {
 
     private static final Logger LOG = Logger.getLogger("chalktrace.codecs");
 
+    /**
+     * H.264 was told to forget a picture that it does not have, as in a clip that was cut: no picture suffers. If that one was lost to damage, the damage
+     * was told before.
+     */
+    private static final String NOTHING_TO_FORGET = "mmco: unref short failure";
+
     /** How many errors the codecs have told on each thread. */
     private static final ThreadLocal<long[]> ERRORS = ThreadLocal.withInitial(() -> new long[1]);
 
@@ -22,7 +28,7 @@ final class Natives {
         @Override
         public void call(int level, BytePointer message) {
             String line = message.getString().strip();
-            if (level <= avutil.AV_LOG_ERROR) {
+            if (level <= avutil.AV_LOG_ERROR && !line.contains(NOTHING_TO_FORGET)) {
                 ERRORS.get()[0]++;
                 ALL_ERRORS.incrementAndGet();
             }

@@ -1,8 +1,8 @@
 package chalktrace.media.codec;
 
 import chalktrace.media.UnreadableException;
+import java.util.BitSet;
 import java.util.function.IntConsumer;
-import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.global.avcodec;
 
 /**
@@ -16,7 +16,7 @@ final class PacketFeed {
     private static final int NONE = -1;
 
     private final PacketReader packets;
-    private final AVCodecContext decoder;
+    private final StreamDecoder decoder;
     private final PacketIndex index;
     private final IntConsumer beforeSending;
 
@@ -29,11 +29,12 @@ final class PacketFeed {
     /** Whether the decoder has met the stream's first packet. */
     private boolean introduced;
 
+    private final BitSet leantOnByNone = new BitSet();
     private boolean draining;
     private boolean refused;
 
     /** @param beforeSending gets the number of each packet that {@code packets} has met and that is sent next */
-    PacketFeed(PacketReader packets, AVCodecContext decoder, PacketIndex index, IntConsumer beforeSending) {
+    PacketFeed(PacketReader packets, StreamDecoder decoder, PacketIndex index, IntConsumer beforeSending) {
         this.packets = packets;
         this.decoder = decoder;
         this.index = index;
@@ -50,11 +51,16 @@ final class PacketFeed {
         return runStart != NONE && runStart <= key && key <= next;
     }
 
-    /** Whether the decoder refused a packet since this was asked. */
+    /** Whether the decoder refused a packet, on which others may lean, since this was asked. */
     boolean hasRefused() {
         boolean was = refused;
         refused = false;
         return was;
+    }
+
+    /** Whether no other picture leans on that of a packet that was sent. */
+    boolean isLeantOnByNone(int number) {
+        return leantOnByNone.get(number);
     }
 
     /** Sends the next packet of the stream, or the end; false when there was nothing left to send. */
@@ -81,7 +87,7 @@ final class PacketFeed {
             return false;
         }
         draining = true;
-        avcodec.avcodec_send_packet(decoder, null);
+        avcodec.avcodec_send_packet(decoder.context(), null);
         return true;
     }
 
@@ -92,17 +98,18 @@ final class PacketFeed {
 
     /**
      * Whether a packet's picture comes before the key picture with which the run began: it leans on what lies before
-     * that key, and would come out broken, with times that are not its own.
+     * that key, and would come out broken, with times that are not its own. Of those before the first key only what can be decoded is left.
      */
     private boolean isLeading(int number) {
         int picture = index.pictureOf(number);
-        return picture >= 0 && picture < index.pictureOf(runStart);
+        return index.packet(number).lost() || runStart > 0 && picture >= 0 && picture < index.pictureOf(runStart);
     }
 
     /** A damaged packet is the decoder's to conceal or to refuse; the next may be sound. */
     private void send(int number) {
         beforeSending.accept(number);
-        refused |= !packets.send(decoder, number);
+        leantOnByNone.set(number, packets.isLeantOnByNone());
+        refused |= !packets.send(decoder.context(), number) && !leantOnByNone.get(number);
     }
 
     /**
@@ -144,7 +151,7 @@ final class PacketFeed {
                 return;
             }
         }
-        packets.send(decoder, 0);
+        packets.send(decoder.context(), 0);
         reset();
     }
 
@@ -177,7 +184,7 @@ final class PacketFeed {
     }
 
     private void reset() {
-        avcodec.avcodec_flush_buffers(decoder);
+        decoder.clear();
         packets.flush();
         draining = false;
         runStart = NONE;

@@ -8,7 +8,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalLong;
+import java.util.function.IntToLongFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -24,11 +24,20 @@ final class PacketIndex {
      * @param seen when its picture is seen, in the stream's unit; or {@link #UNKNOWN}
      * @param decoded when it is decoded, in the stream's unit; or {@link #UNKNOWN}
      * @param discarded decoded for others' sake, but never seen
+     * @param lost leans on what is not there: not even to be decoded
      */
-    record Packet(long seen, long decoded, long duration, long position, boolean key, boolean discarded) {
+    record Packet(long seen, long decoded, long duration, long position, boolean key, boolean discarded, boolean lost) {
+
+        Packet(long seen, long decoded, long duration, long position, boolean key, boolean discarded) {
+            this(seen, decoded, duration, position, key, discarded, false);
+        }
 
         Packet seenAt(long time) {
-            return new Packet(time, decoded, duration, position, key, discarded);
+            return new Packet(time, decoded, duration, position, key, discarded, lost);
+        }
+
+        Packet unseen() {
+            return new Packet(seen, decoded, duration, position, key, true, true);
         }
 
         /** What tells it from the stream's other packets when it is met again. */
@@ -46,7 +55,8 @@ final class PacketIndex {
     private final int[] pictureOfPacket;
     private final Map<Object, Integer> byMark = new HashMap<>();
     private final BitSet falseKeys = new BitSet();
-    private final PictureTimes times;
+    private final Showing showing;
+    private List<Integer> tornBehind = List.of();
 
     /**
      * @param order for each picture, its packet
@@ -61,20 +71,49 @@ final class PacketIndex {
     private PacketIndex(List<Packet> packets, List<Packet> timed, int[] order, double unit, double pictureSeconds) {
         this.packets = List.copyOf(timed);
         this.packetOfPicture = order;
-        this.pictureOfPacket = new int[packets.size()];
-        Arrays.fill(pictureOfPacket, -1);
-        for (int n = 0; n < order.length; n++) {
-            pictureOfPacket[order[n]] = n;
-        }
-        for (int p = 0; p < packets.size(); p++) {
-            byMark.putIfAbsent(packets.get(p).mark(), p);
-        }
-        this.times = times(unit, pictureSeconds);
+        this.pictureOfPacket = picturesOf(order, packets.size());
+        addMarks(packets);
+        int[] inTurn = IntStream.range(0, order.length).toArray();
+        Packet last = packets.get(order[order.length - 1]);
+        this.showing = showing(inTurn, this::seen, last.duration(), unit, pictureSeconds);
     }
 
-    /** An index from the packets' own times. Where they start again, as in files that were joined, they go on instead. */
-    static PacketIndex fromTimes(List<Packet> packets, double unit, double pictureSeconds) {
-        List<Packet> timed = goingOn(packets, unit, pictureSeconds);
+    /** @param shows what is seen in turn, and when, of pictures in the order of their track */
+    private PacketIndex(
+            List<Packet> packets, int[] order, List<EditList.Shown> shows, double unit, double pictureSeconds) {
+        this.packets = List.copyOf(packets);
+        this.packetOfPicture = order;
+        this.pictureOfPacket = picturesOf(order, packets.size());
+        addMarks(packets);
+        int[] inTurn = shows.stream()
+                .mapToInt(shown -> pictureOfPacket[shown.packet()])
+                .toArray();
+        long lastDuration = shows.get(shows.size() - 1).duration();
+        this.showing = showing(inTurn, n -> shows.get(n).time(), lastDuration, unit, pictureSeconds);
+    }
+
+    private static int[] picturesOf(int[] order, int packets) {
+        int[] pictures = new int[packets];
+        Arrays.fill(pictures, -1);
+        for (int n = 0; n < order.length; n++) {
+            pictures[order[n]] = n;
+        }
+        return pictures;
+    }
+
+    private void addMarks(List<Packet> asTheyAre) {
+        for (int p = 0; p < asTheyAre.size(); p++) {
+            byMark.putIfAbsent(asTheyAre.get(p).mark(), p);
+        }
+    }
+
+    /**
+     * An index from the packets' own times. Where they start again, as in files that were joined, they go on instead.
+     *
+     * @param jumps whether that may be later as well, as in streams that are joined without new times
+     */
+    static PacketIndex fromTimes(List<Packet> packets, double unit, double pictureSeconds, boolean jumps) {
+        List<Packet> timed = goingOn(packets, unit, pictureSeconds, jumps);
         int[] order = IntStream.range(0, packets.size())
                 .filter(p -> !packets.get(p).discarded())
                 .boxed()
@@ -84,29 +123,25 @@ final class PacketIndex {
         return new PacketIndex(packets, timed, order, unit, pictureSeconds);
     }
 
-    /** An index of whole tracks of which a list of edits says what is seen. */
-    static PacketIndex fromEdits(List<Packet> packets, EditList edits, double unit, double pictureSeconds) {
-        List<Packet> timed = new ArrayList<>(packets);
-        List<Integer> seen = new ArrayList<>();
-        for (int p = 0; p < packets.size(); p++) {
-            OptionalLong time = edits.seen(packets.get(p).seen(), packets.get(p).duration(), unit);
-            if (time.isPresent()) {
-                timed.set(p, packets.get(p).seenAt(time.getAsLong()));
-                seen.add(p);
-            }
-        }
-        seen.sort(Comparator.comparingLong(p -> timed.get(p).seen()));
-        int[] order = seen.stream().mapToInt(Integer::intValue).toArray();
-        return new PacketIndex(packets, timed, order, unit, pictureSeconds);
+    /** An index of whole tracks of which a list of edits says what is seen. @param shows at least one */
+    static PacketIndex fromEdits(List<Packet> packets, List<EditList.Shown> shows, double unit, double pictureSeconds) {
+        int[] order = shows.stream()
+                .map(EditList.Shown::packet)
+                .distinct()
+                .sorted(Comparator.comparingLong(p -> packets.get(p).seen()))
+                .mapToInt(Integer::intValue)
+                .toArray();
+        return new PacketIndex(packets, order, shows, unit, pictureSeconds);
     }
 
-    private static List<Packet> goingOn(List<Packet> packets, double unit, double pictureSeconds) {
+    private static List<Packet> goingOn(List<Packet> packets, double unit, double pictureSeconds, boolean jumps) {
         List<Packet> out = new ArrayList<>(packets);
         long picture = Math.max(1, Math.round(pictureSeconds / unit));
         long latest = UNKNOWN;
         long shift = 0;
         for (int p = 0; p < packets.size(); p++) {
-            if (p > 0 && startsAgain(packets, p, unit)) {
+            boolean isLater = p > 0 && jumps && jumpsOn(packets.get(p - 1), packets.get(p), unit, pictureSeconds);
+            if (isLater || p > 0 && startsAgain(packets, p, unit)) {
                 shift = latest + picture - earliest(packets, p, unit);
             }
             long seen = packets.get(p).seen() + shift;
@@ -124,6 +159,13 @@ final class PacketIndex {
         Packet before = packets.get(at - 1);
         boolean next = at + 1 == packets.size() || isLongBefore(packets.get(at + 1), before, unit);
         return isLongBefore(packets.get(at), before, unit) && (packets.get(at).key() || next);
+    }
+
+    /** Whether another recording begins between two packets, with later times. */
+    private static boolean jumpsOn(Packet before, Packet packet, double unit, double pictureSeconds) {
+        return before.decoded() != UNKNOWN
+                && packet.decoded() != UNKNOWN
+                && TimeJumps.isOne((packet.decoded() - before.decoded()) * unit, pictureSeconds);
     }
 
     private static boolean isLongBefore(Packet packet, Packet other, double unit) {
@@ -206,8 +248,18 @@ final class PacketIndex {
         falseKeys.set(p);
     }
 
-    PictureTimes times() {
-        return times;
+    /** Takes packets as the last before a place that the container could not read. */
+    void setTornBehind(List<Integer> found) {
+        tornBehind = List.copyOf(found);
+    }
+
+    List<Integer> tornBehind() {
+        return tornBehind;
+    }
+
+    /** What is seen when. */
+    Showing showing() {
+        return showing;
     }
 
     int packetOf(int picture) {
@@ -263,22 +315,22 @@ final class PacketIndex {
         return 0;
     }
 
-    /** Times that are missing, repeat or run back are set a picture's length after the one before. */
-    private PictureTimes times(double unit, double pictureSeconds) {
-        double[] starts = new double[packetOfPicture.length];
-        for (int n = 0; n < starts.length; n++) {
-            long seen = packets.get(packetOfPicture[n]).seen();
-            double after = n == 0 ? 0 : starts[n - 1] + pictureSeconds;
-            double own = seen == UNKNOWN ? after : (seen - firstSeen()) * unit;
-            starts[n] = n > 0 && own <= starts[n - 1] ? after : own;
-        }
-        long lastDuration = packets.get(packetOfPicture[starts.length - 1]).duration();
-        return PictureTimes.of(starts, lastDuration > 0 ? lastDuration * unit : pictureSeconds);
+    private long seen(int picture) {
+        return packets.get(packetOfPicture[picture]).seen();
     }
 
-    /** When picture 0 is seen, in the stream's unit; 0 when the file does not say. */
-    long firstSeen() {
-        long seen = packets.get(packetOfPicture[0]).seen();
-        return seen == UNKNOWN ? 0 : seen;
+    /** Times that are missing, repeat or run back are set a picture's length after the one before. */
+    private Showing showing(
+            int[] inTurn, IntToLongFunction seen, long lastDuration, double unit, double pictureSeconds) {
+        long first = seen.applyAsLong(0) == UNKNOWN ? 0 : seen.applyAsLong(0);
+        double[] starts = new double[inTurn.length];
+        for (int n = 0; n < starts.length; n++) {
+            long at = seen.applyAsLong(n);
+            double after = n == 0 ? 0 : starts[n - 1] + pictureSeconds;
+            double own = at == UNKNOWN ? after : (at - first) * unit;
+            starts[n] = n > 0 && own <= starts[n - 1] ? after : own;
+        }
+        PictureTimes times = PictureTimes.of(starts, lastDuration > 0 ? lastDuration * unit : pictureSeconds);
+        return new Showing(inTurn, packetOfPicture.length, times, first);
     }
 }

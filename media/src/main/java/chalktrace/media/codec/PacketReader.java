@@ -13,6 +13,7 @@ final class PacketReader implements AutoCloseable {
 
     private final int stream;
     private final Unpacker unpacker;
+    private final NalUnits units;
     private final AVPacket packet = avcodec.av_packet_alloc();
     private MediaInput input;
 
@@ -21,6 +22,7 @@ final class PacketReader implements AutoCloseable {
         this.input = input;
         this.stream = stream;
         this.unpacker = Unpacker.of(input.stream(stream));
+        this.units = new NalUnits(input.stream(stream).codecpar());
     }
 
     Path file() {
@@ -69,6 +71,11 @@ final class PacketReader implements AutoCloseable {
     /** Whether decoding can start with the packet that was met last. */
     boolean isKey() {
         return unpacker.isKey(packet);
+    }
+
+    /** Whether no other picture leans on that of the packet that was met last. */
+    boolean isLeantOnByNone() {
+        return (packet.flags() & avcodec.AV_PKT_FLAG_DISPOSABLE) != 0 || units.isLeantOnByNone(packet);
     }
 
     /** Gives the packet that was met last to a decoder, and drops it. @return whether the decoder took it */

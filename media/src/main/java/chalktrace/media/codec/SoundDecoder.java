@@ -6,6 +6,7 @@ import chalktrace.media.UnreadableException;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avutil.AVChannelLayout;
@@ -60,6 +61,14 @@ public final class SoundDecoder implements AutoCloseable {
     private final SoundStore store = new SoundStore();
     private float[] converted = new float[0];
     private double startSeconds = Double.NaN;
+
+    /** How much of its track lies before what is heard, where the container's reader does not know. */
+    private double before;
+
+    /** How much later the times of recordings are that were joined to the first; the jumps are looked for at the first hole that is long. */
+    private double joinedSeconds;
+
+    private TimeJumps jumps;
 
     private SoundDecoder(MediaInput input, int stream) throws UnreadableException {
         this.input = input;
@@ -136,7 +145,16 @@ public final class SoundDecoder implements AutoCloseable {
             if (stream < 0) {
                 throw UnreadableException.of(file, "holds no sound", "Choose another file.");
             }
-            return new SoundDecoder(input, stream);
+            OptionalDouble start = input.isIsoContainer()
+                    ? EditList.onlyStart(file, input.stream(stream).id())
+                    : OptionalDouble.empty();
+            if (start.isPresent()) {
+                input.close();
+                input = MediaInput.openWholeTracks(file);
+            }
+            SoundDecoder sound = new SoundDecoder(input, stream);
+            sound.before = start.orElse(0);
+            return sound;
         } catch (UnreadableException | RuntimeException e) {
             input.close();
             throw e;
@@ -177,7 +195,7 @@ public final class SoundDecoder implements AutoCloseable {
             double at = seconds();
             if (resampler == null) {
                 channels = Math.min(ShotMix.CHANNELS, frame.ch_layout().nb_channels());
-                startSeconds = Double.isNaN(at) ? 0 : at;
+                startSeconds = Double.isNaN(at) ? 0 : at - before;
             }
             List<Integer> formNow = List.of(
                     frame.format(), frame.sample_rate(), frame.ch_layout().nb_channels());
@@ -221,9 +239,12 @@ public final class SoundDecoder implements AutoCloseable {
     }
 
     private void fillHole(double at) throws UnreadableException {
-        double expected = startSeconds + (double) (store.count() / channels) / RATE;
-        if (at - expected > HOLE_SECONDS + resamplerDelay()) {
-            int silent = (int) Math.min(Integer.MAX_VALUE / 16, Math.round((at - expected) * RATE));
+        double expected = startSeconds + before + joinedSeconds + (double) (store.count() / channels) / RATE;
+        double hole = at - expected;
+        if (isJoint(expected, at)) {
+            joinedSeconds += hole;
+        } else if (hole > HOLE_SECONDS + resamplerDelay()) {
+            int silent = (int) Math.min(Integer.MAX_VALUE / 16, Math.round(hole * RATE));
             requireRoom(silent);
             try {
                 store.addSilence((long) silent * channels);
@@ -231,6 +252,19 @@ public final class SoundDecoder implements AutoCloseable {
                 throw noRoom(e);
             }
         }
+    }
+
+    /** Whether another recording begins here, with later times for pictures and sound alike. */
+    private boolean isJoint(double from, double to) throws UnreadableException {
+        if (!TimeJumps.isOne(to - from, 0) || !TimeJumps.mayBeIn(input)) {
+            return false;
+        }
+        if (jumps == null) {
+            try (MediaInput again = input.again()) {
+                jumps = TimeJumps.of(again);
+            }
+        }
+        return jumps.isAt(from, to);
     }
 
     private double resamplerDelay() {

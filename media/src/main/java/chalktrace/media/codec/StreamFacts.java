@@ -12,6 +12,7 @@ import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.ffmpeg.global.avcodec;
+import org.bytedeco.ffmpeg.global.avformat;
 
 /**
  * What a file says of its stream of pictures before one is decoded.
@@ -41,7 +42,8 @@ record StreamFacts(
 
     static StreamFacts of(MediaInput input, int number, AVCodecContext decoder) {
         AVStream stream = input.stream(number);
-        AVRational aspect = stream.codecpar().sample_aspect_ratio();
+        // What the container says counts before what the pictures themselves say.
+        AVRational aspect = avformat.av_guess_sample_aspect_ratio(input.context(), stream, null);
         AVRational own = stream.codecpar().framerate();
         boolean states = own.num() > 0 && own.den() > 0;
         // FFmpeg gives a bare stream 25 pictures a second, whatever its own head states.

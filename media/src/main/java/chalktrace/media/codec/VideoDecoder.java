@@ -9,6 +9,7 @@ import chalktrace.core.time.PictureTimes;
 import chalktrace.media.UnreadableException;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntPredicate;
@@ -24,16 +25,20 @@ public final class VideoDecoder implements AutoCloseable {
 
     private static final String DAMAGED = " is damaged, or leans on one that is: it may look wrong.";
 
+    /** By so many ticks of the stream's clock a picture may start early or late. */
+    private static final double ROUNDED_TICKS = 1.5;
+
     /** From so many earlier keys a picture that does not come is tried. */
     private static final int MOST_KEYS_BACK = 2;
 
     private final Path file;
     private final boolean onePicture;
-    private final AVCodecContext decoder;
+    private final StreamDecoder decoder;
     private final PacketReader packets;
     private final PictureReader reader;
     private final AVFrame frame = avutil.av_frame_alloc();
     private final PacketIndex index;
+    private final Showing showing;
     private final StreamFacts facts;
     private final PacketFeed feed;
 
@@ -53,17 +58,19 @@ public final class VideoDecoder implements AutoCloseable {
         this.file = input.file();
         // Of one picture the errors of its decoder are heard, which only one of one thread tells on this one.
         this.onePicture = input.isPicture();
-        this.decoder = input.decoder(stream, onePicture ? 1 : THREADS);
-        this.facts = StreamFacts.of(input, stream, decoder);
+        AVCodecContext opened = input.decoder(stream, onePicture ? 1 : THREADS);
+        this.decoder = new StreamDecoder(opened);
+        this.facts = StreamFacts.of(input, stream, opened);
         this.packets = new PacketReader(input, stream);
         try {
-            this.index = PacketIndexer.of(packets, decoder, facts, edits);
+            this.index = PacketIndexer.of(packets, opened, facts, edits, TimeJumps.mayBeIn(input));
         } catch (UnreadableException e) {
             free();
             throw e;
         }
+        this.showing = index.showing();
         this.damage = new DamageCheck(input, stream, index);
-        boolean isMotionJpeg = decoder.codec_id() == avcodec.AV_CODEC_ID_MJPEG;
+        boolean isMotionJpeg = opened.codec_id() == avcodec.AV_CODEC_ID_MJPEG;
         this.feed = new PacketFeed(packets, decoder, index, isMotionJpeg ? this::lookAtCodes : number -> {});
     }
 
@@ -106,7 +113,7 @@ public final class VideoDecoder implements AutoCloseable {
     }
 
     public PictureTimes times() {
-        return index.times();
+        return showing.times();
     }
 
     /** The size as it is meant to be seen: pixels made square, turned upright. */
@@ -131,16 +138,27 @@ public final class VideoDecoder implements AutoCloseable {
 
     /** The rate that the file states, or the mean of its pictures. */
     public FrameRate rate() {
-        return facts.statedRate().orElseGet(() -> {
+        // Some containers state what was guessed from their first pictures.
+        Optional<FrameRate> even = times().evenRate(facts.statedRate(), ROUNDED_TICKS * facts.unitSeconds());
+        return even.or(facts::statedRate).orElseGet(() -> {
             double seconds = times().endSeconds(times().count() - 1);
             double mean = seconds > 0 ? times().count() / seconds : 24;
             return new FrameRate((int) Math.max(1, Math.min(1_000_000, Math.round(mean * 1000))), 1000);
         });
     }
 
+    /** The pictures behind which the container itself is damaged, so that others may be missing there. */
+    public List<Integer> tornBehind() {
+        return index.tornBehind().stream()
+                .map(index::pictureOf)
+                .filter(n -> n >= 0 && showing.turns(n).length > 0)
+                .map(n -> showing.turns(n)[0])
+                .toList();
+    }
+
     /** When picture 0 is seen on the container's clock, in seconds: where the file's sound is anchored. */
     public double startSeconds() {
-        return index.firstSeen() * facts.unitSeconds();
+        return showing.firstSeen() * facts.unitSeconds();
     }
 
     /**
@@ -150,15 +168,22 @@ public final class VideoDecoder implements AutoCloseable {
      * @throws PictureUnavailableException when the picture is damaged or missing
      */
     public Picture picture(int n, IntPredicate wanted, PictureSource.Sink sink) throws PictureUnavailableException {
-        if (n < 0 || n >= index.pictures()) {
-            throw new PictureUnavailableException(file.getFileName() + " has pictures 0 to " + (index.pictures() - 1)
+        if (n < 0 || n >= showing.count()) {
+            throw new PictureUnavailableException(file.getFileName() + " has pictures 0 to " + (showing.count() - 1)
                     + " (counted from 0), and no picture " + n + ".");
         }
         long errors = Natives.errors();
-        Picture picture = fromKeys(n, wanted, sink);
-        boolean complained = Natives.errors() > errors || damage.isBad(index.packetOf(n));
-        if (onePicture && (complained || JpegEnd.isMissing(file))) {
-            doubts.putIfAbsent(n, file.getFileName() + " is damaged: it may look wrong.");
+        int stored = showing.picture(n);
+        Picture picture = fromKeys(stored, met -> showing.isWanted(met, wanted), (met, taken) -> {
+            for (int turn : showing.turns(met)) {
+                if (wanted.test(turn)) {
+                    sink.take(turn, taken);
+                }
+            }
+        });
+        boolean complained = Natives.errors() > errors || damage.isBad(index.packetOf(stored));
+        if (onePicture && (complained || JpegEnd.isMissing(file) || ExrEnd.isMissing(file))) {
+            doubts.putIfAbsent(stored, file.getFileName() + " is damaged: it may look wrong.");
         }
         return picture;
     }
@@ -186,7 +211,10 @@ public final class VideoDecoder implements AutoCloseable {
         }
         boolean tried = false;
         while (true) {
-            int received = avcodec.avcodec_receive_frame(decoder, frame);
+            int received = avcodec.avcodec_receive_frame(decoder.context(), frame);
+            if (decoder.isSpoilt()) {
+                return lastBeforeAnEnd(n, start);
+            }
             if (received == 0) {
                 int seen = index.pictureOf((int) frame.pts());
                 if (seen < 0) {
@@ -223,14 +251,17 @@ public final class VideoDecoder implements AutoCloseable {
 
     /**
      * A picture that does not come while later ones are fed: a decoder may drop what it holds back when the pictures change
-     * their size. It comes when the stream is made to end after it.
+     * their size, or be spoilt by one of them. It comes when the stream is made to end after it.
      */
     private Picture lastBeforeAnEnd(int n, int start) throws PictureUnavailableException {
         jumpTo(start);
         int last = index.packetOf(n);
         boolean more = true;
         while (more) {
-            int received = avcodec.avcodec_receive_frame(decoder, frame);
+            int received = avcodec.avcodec_receive_frame(decoder.context(), frame);
+            if (decoder.isSpoilt()) {
+                break;
+            }
             if (received == 0) {
                 int seen = index.pictureOf((int) frame.pts());
                 if (seen >= 0) {
@@ -251,10 +282,11 @@ public final class VideoDecoder implements AutoCloseable {
 
     /** What is wrong with a picture that was given: damage that the codec patched over, or another size. */
     public Optional<String> doubt(int n) {
-        if (!onePicture && damage.isBad(index.packetOf(n))) {
-            return Optional.of(name(n) + DAMAGED);
+        int stored = showing.picture(n);
+        if (!onePicture && damage.isBad(index.packetOf(stored))) {
+            return Optional.of(name(stored) + DAMAGED);
         }
-        return Optional.ofNullable(doubts.get(n));
+        return Optional.ofNullable(doubts.get(stored));
     }
 
     /** Whether a picture leans on others though the container calls its packet a key: some call all so. */
@@ -270,9 +302,11 @@ public final class VideoDecoder implements AutoCloseable {
         damage.hear(feed.next());
         boolean damaged = frame.decode_error_flags() != 0 || (frame.flags() & AVFrame.AV_FRAME_FLAG_CORRUPT) != 0;
         boolean refused = feed.hasRefused();
-        boolean isFreshStart = index.isKey(packetNumber) && !damaged && !refused;
-        damageBefore = !isFreshStart && (damageBefore || damaged || refused);
-        if (damageBefore) {
+        boolean startsAnew = index.isKey(packetNumber)
+                || (frame.flags() & AVFrame.AV_FRAME_FLAG_KEY) != 0 && frame.pict_type() == avutil.AV_PICTURE_TYPE_I;
+        boolean harmed = damageBefore && !(startsAnew && !damaged && !refused);
+        damageBefore = harmed || refused || damaged && !feed.isLeantOnByNone(packetNumber);
+        if (harmed || refused || damaged) {
             doubts.put(n, name(n) + DAMAGED);
         } else if (frame.width() != facts.width() || frame.height() != facts.height()) {
             doubts.put(
@@ -310,14 +344,15 @@ public final class VideoDecoder implements AutoCloseable {
         packets.close();
         reader.close();
         avutil.av_frame_free(frame);
-        avcodec.avcodec_free_context(decoder);
+        decoder.close();
     }
 
     private PictureUnavailableException damaged(int n) {
         return new PictureUnavailableException(name(n) + " is damaged and can't be shown.");
     }
 
+    /** @param n of the stream's pictures */
     private String name(int n) {
-        return "Picture " + n + " (counted from 0) of " + file.getFileName();
+        return "Picture " + showing.turns(n)[0] + " (counted from 0) of " + file.getFileName();
     }
 }

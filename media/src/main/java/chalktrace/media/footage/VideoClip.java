@@ -92,6 +92,12 @@ public final class VideoClip implements Reference {
             notes.add("It does not state how fast its pictures follow each other: " + rate.spoken()
                     + " a second are taken. If it plays too fast or slow, change its speed.");
         }
+        List<Integer> torn = decoder.tornBehind();
+        if (!torn.isEmpty()) {
+            notes.add("Its file is damaged behind picture " + torn.get(0) + " (counted from 0)"
+                    + (torn.size() > 1 ? " and in " + (torn.size() - 1) + " more places" : "")
+                    + ": pictures may be missing there. Copy it again from where it came.");
+        }
         return notes;
     }
 

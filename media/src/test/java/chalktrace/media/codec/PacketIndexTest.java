@@ -31,19 +31,19 @@ class PacketIndexTest {
 
     @Test
     void picturesAreInTheOrderInWhichTheyAreSeen() {
-        PacketIndex index = PacketIndex.fromTimes(openGroups(), UNIT, UNIT);
+        PacketIndex index = PacketIndex.fromTimes(openGroups(), UNIT, UNIT, false);
         assertThat(index.pictures()).isEqualTo(8);
         assertThat(index.packetOf(1)).isEqualTo(2);
         assertThat(index.packetOf(3)).isEqualTo(1);
         assertThat(index.pictureOf(4)).isEqualTo(6);
         for (int n = 0; n < 8; n++) {
-            assertThat(index.times().seconds(n)).isCloseTo(n * UNIT, within(1e-9));
+            assertThat(index.showing().times().seconds(n)).isCloseTo(n * UNIT, within(1e-9));
         }
     }
 
     @Test
     void picturesThatLeanOnTheGroupBeforeAreReachedFromItsKey() {
-        PacketIndex index = PacketIndex.fromTimes(openGroups(), UNIT, UNIT);
+        PacketIndex index = PacketIndex.fromTimes(openGroups(), UNIT, UNIT, false);
         assertThat(index.startFor(6)).isEqualTo(4);
         assertThat(index.startFor(7)).isEqualTo(4);
         assertThat(index.startFor(4)).as("seen before the key that it follows").isZero();
@@ -56,31 +56,31 @@ class PacketIndexTest {
         for (int i = 0; i < 40; i++) {
             packets.add(packet(i % 25, i % 25, i == 0));
         }
-        PacketIndex index = PacketIndex.fromTimes(packets, UNIT, UNIT);
+        PacketIndex index = PacketIndex.fromTimes(packets, UNIT, UNIT, false);
         for (int n = 0; n < 40; n++) {
             assertThat(index.packetOf(n)).isEqualTo(n);
-            assertThat(index.times().seconds(n)).isCloseTo(n * UNIT, within(1e-9));
+            assertThat(index.showing().times().seconds(n)).isCloseTo(n * UNIT, within(1e-9));
         }
         packets.clear();
         for (int i = 0; i < 40; i++) {
             packets.add(packet(i == 30 ? 2 : i, i == 30 ? 2 : i, i == 0));
         }
-        PacketIndex wrong = PacketIndex.fromTimes(packets, UNIT, UNIT);
-        assertThat(wrong.times().seconds(39)).isCloseTo(39 * UNIT, within(1e-9));
+        PacketIndex wrong = PacketIndex.fromTimes(packets, UNIT, UNIT, false);
+        assertThat(wrong.showing().times().seconds(39)).isCloseTo(39 * UNIT, within(1e-9));
     }
 
     @Test
     void packetsThatAreNeverSeenAreNoPictures() {
         List<Packet> packets = new ArrayList<>(openGroups());
         packets.set(1, new Packet(3, 0, 1, 0, false, true));
-        PacketIndex index = PacketIndex.fromTimes(packets, UNIT, UNIT);
+        PacketIndex index = PacketIndex.fromTimes(packets, UNIT, UNIT, false);
         assertThat(index.pictures()).isEqualTo(7);
         assertThat(index.pictureOf(1)).isEqualTo(-1);
     }
 
     @Test
     void aPacketMetAgainIsKnown() {
-        PacketIndex index = PacketIndex.fromTimes(openGroups(), UNIT, UNIT);
+        PacketIndex index = PacketIndex.fromTimes(openGroups(), UNIT, UNIT, false);
         assertThat(index.find(packet(6, 3, true))).isEqualTo(4);
         assertThat(index.find(packet(6, 99, true))).isEqualTo(-1);
     }
@@ -94,11 +94,14 @@ class PacketIndexTest {
                 packet(12, 12, false),
                 packet(13, 13, false));
         PacketIndex index = PacketIndex.fromDecoding(packets, new int[] {0, 2, 3, 1}, UNIT, UNIT, false);
-        assertThat(index.firstSeen()).as("a frame after it is decoded").isEqualTo(11);
+        assertThat(index.showing().firstSeen())
+                .as("a frame after it is decoded")
+                .isEqualTo(11);
         for (int n = 0; n < 4; n++) {
-            assertThat(index.times().seconds(n)).isCloseTo(n * UNIT, within(1e-9));
+            assertThat(index.showing().times().seconds(n)).isCloseTo(n * UNIT, within(1e-9));
         }
         assertThat(PacketIndex.fromDecoding(packets, new int[] {0, 2, 3, 1}, UNIT, UNIT, true)
+                        .showing()
                         .firstSeen())
                 .as("AVI")
                 .isEqualTo(10);
@@ -108,9 +111,10 @@ class PacketIndexTest {
     void timesThatRunBackOrRepeatAreMadeToRise() {
         List<Packet> packets =
                 List.of(packet(0, 0, true), packet(0, 1, false), packet(1, 2, false), packet(1, 3, false));
-        PacketIndex index = PacketIndex.fromTimes(packets, UNIT, UNIT);
+        PacketIndex index = PacketIndex.fromTimes(packets, UNIT, UNIT, false);
         for (int n = 1; n < 4; n++) {
-            assertThat(index.times().seconds(n)).isGreaterThan(index.times().seconds(n - 1));
+            assertThat(index.showing().times().seconds(n))
+                    .isGreaterThan(index.showing().times().seconds(n - 1));
         }
     }
 }
