@@ -3,10 +3,11 @@ package chalktrace.core.motion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
- * Finds the frames on which a point meets the floor: a foot or a cup that comes down and stays, a ball that springs back. The floor is a line that was given, or
- * the lowest level that it keeps coming back to. The low end of a swing is no contact: like any smooth curve it is near its lowest for about twice as long as it took to get there,
+ * Finds the frames on which a point meets the floor: a foot that comes down and stays, a ball that springs back. The floor is a line that was given, or the lowest
+ * level that it keeps coming back to. What only comes to rest touches nothing by that: it stops at once, or rests at a level where it has rested before, or on the line. The low end of a swing is no contact: like any smooth curve it is near its lowest for about twice as long as it took to get there,
  * and what stays is so for longer; and its ways down and up, drawn on straight, meet far below it, those of what springs back do not.
  */
 final class ContactFinder {
@@ -42,19 +43,58 @@ final class ContactFinder {
     /** The lines of what springs back meet so far below it at most, against how deep the end of its way is. */
     private static final double SPRINGS_BELOW = 0.7;
 
-    /** @param stays else it springs back */
-    record Contact(int frame, boolean stays) {}
+    /** It stops from one frame to the next with this share of its greatest fall, where what is led to rest slows down before. */
+    private static final double STOPS_AT_ONCE = 0.75;
 
+    /** So often at one level at least, so near each other against the range, it has found a floor by itself. */
+    private static final int OFTEN = 3;
+
+    private static final double ONE_LEVEL = 0.03;
+
+    /** What springs back is turned so many times as hard as it is anywhere else. */
+    private static final double HARD_TIMES = 3;
+
+    /** Of all frames, from the least turned to the hardest, this one stands for the others. */
+    private static final double OTHERS = 0.8;
+
+    /** What tells that it touches something, and did not only come down. */
+    enum Sign {
+        /** It rests on the floor line that was given. */
+        LINE,
+        /** It rests where it has rested before. */
+        LEVEL,
+        /** It comes down and stops at once. */
+        STOP,
+        /** It comes down and springs back. */
+        SPRING
+    }
+
+    record Contact(int frame, Sign sign) {}
+
+    private final MovingPoint raw;
     private final MovingPoint smooth;
     private final double noise;
     private final double range;
     private final double floor;
 
-    private ContactFinder(MovingPoint smooth, double noise, double range, double floor) {
+    private final boolean isGiven;
+
+    /** How hard its fall is turned on frames in general, in px a frame and frame. */
+    private final double usualTurn;
+
+    private ContactFinder(MovingPoint raw, MovingPoint smooth, double range, double floor, boolean isGiven) {
+        this.raw = raw;
         this.smooth = smooth;
-        this.noise = noise;
+        this.noise = raw.noise();
         this.range = range;
         this.floor = floor;
+        this.isGiven = isGiven;
+        double[] turns = IntStream.range(raw.firstFrame() + 1, raw.lastFrame())
+                .mapToDouble(frame -> Math.abs(turn(frame)))
+                .filter(turn -> !Double.isNaN(turn))
+                .sorted()
+                .toArray();
+        this.usualTurn = turns.length == 0 ? 0 : turns[(int) (OTHERS * (turns.length - 1))];
     }
 
     static List<Contact> of(MovingPoint point, StudySettings settings) {
@@ -72,10 +112,51 @@ final class ContactFinder {
             return List.of();
         }
         double floor = settings.floorY().orElse(heights.get((int) (FLOOR_SHARE * (heights.size() - 1))));
-        ContactFinder finder = new ContactFinder(smooth, noise, range, floor);
+        ContactFinder finder =
+                new ContactFinder(point, smooth, range, floor, settings.floorY().isPresent());
         List<Contact> out = new ArrayList<>();
         point.stretches().forEach(stretch -> finder.addOf(stretch, out));
-        return out;
+        return finder.onFloor(out);
+    }
+
+    /** Without those that rest where nothing else does. */
+    private List<Contact> onFloor(List<Contact> found) {
+        return found.stream()
+                .filter(contact -> contact.sign() != Sign.LEVEL
+                        || found.stream()
+                                        .filter(other -> other.sign() != Sign.SPRING
+                                                && Math.abs(level(other) - level(contact))
+                                                        < Math.max(BAND * noise, ONE_LEVEL * range))
+                                        .count()
+                                >= OFTEN)
+                .toList();
+    }
+
+    /** Where it is once it has come to rest. */
+    private double level(Contact contact) {
+        return smooth.y(contact.frame() + Math.min(STAYS - 1, raw.lastFrame() - contact.frame()));
+    }
+
+    /** By how much its fall changes on a frame, in px a frame; less than 0 where it is braked. */
+    private double turn(int frame) {
+        return raw.y(frame + 1) - 2 * raw.y(frame) + raw.y(frame - 1);
+    }
+
+    /** How much of its greatest fall it loses from one frame to the next about a frame. */
+    private double stops(int frame, int from) {
+        double fall = 0;
+        for (int f = Math.max(raw.firstFrame() + 1, from); f <= frame; f++) {
+            fall = Math.max(fall, raw.y(f) - raw.y(f - 1));
+        }
+        return hardest(frame) / Math.max(1e-9, fall);
+    }
+
+    private double hardest(int frame) {
+        return IntStream.rangeClosed(
+                        Math.max(raw.firstFrame() + 1, frame - 1), Math.min(raw.lastFrame() - 1, frame + 1))
+                .mapToDouble(f -> -turn(f))
+                .max()
+                .orElse(0);
     }
 
     /** Each time that it is low after it was high. */
@@ -113,12 +194,13 @@ final class ContactFinder {
         double cameDown = crossing(first - 1, down) - crossing(from - 1, high);
         double wasDown = (last == to ? last : crossing(last, down)) - crossing(first - 1, down);
         if (last - first + 1 >= STAYS && wasDown >= STAYS_TIMES * cameDown) {
-            return floor - smooth.y(lowest) <= Math.max(BAND * noise, NEAR * range)
-                    ? Optional.of(new Contact(first, true))
-                    : Optional.empty();
+            boolean isDown = floor - smooth.y(lowest) <= Math.max(BAND * noise, NEAR * range);
+            Sign sign = isGiven ? Sign.LINE : stops(first, from) >= STOPS_AT_ONCE ? Sign.STOP : Sign.LEVEL;
+            return isDown ? Optional.of(new Contact(first, sign)) : Optional.empty();
         }
-        return !open && leads(last, to + 1, 1) && springs(lowest)
-                ? Optional.of(new Contact(lowest, false))
+        boolean isHard = hardest(lowest) > HARD_TIMES * usualTurn;
+        return !open && isHard && leads(last, to + 1, 1) && springs(lowest)
+                ? Optional.of(new Contact(lowest, Sign.SPRING))
                 : Optional.empty();
     }
 

@@ -37,11 +37,14 @@ public final class MovingParts {
     /** Two ways are compared over so many pictures at least. */
     private static final int COMPARED = 5;
 
+    /** What one particle alone does has to be so many times as far above what stands still. */
+    private static final double ALONE = 3;
+
     private final double height;
     private final double grain;
 
-    /** The way of a particle. @param reach of the steady one, in px */
-    private record Way(MovingPoint seen, MovingPoint steady, double reach) {}
+    /** The way of a particle. @param reach of the steady one, in px @param beyond so many times as far as what stands still in its clip */
+    private record Way(MovingPoint seen, MovingPoint steady, double reach, double beyond) {}
 
     private MovingParts(double height, double grain) {
         this.height = height;
@@ -83,25 +86,32 @@ public final class MovingParts {
         if (places == null && unread != null) {
             throw unread;
         }
+        if (places == null) {
+            return List.of();
+        }
         SeenPlace seen = places;
-        return places == null
-                ? List.of()
-                : new MovingParts(source.displaySize().height(), particles.grain())
-                        .parts(particles.ended().stream()
-                                .filter(particle -> particle.steps() >= Stillness.SHORTEST)
-                                .map(particle -> way(particle, seen))
-                                .toList());
+        List<Particle> ended = particles.ended();
+        double floor = particles.floor().aStep();
+        return new MovingParts(source.displaySize().height(), particles.grain())
+                .parts(ended.stream()
+                        .filter(particle -> particle.steps() >= Stillness.SHORTEST)
+                        .map(particle -> way(particle, seen, floor))
+                        .toList());
     }
 
-    private static Way way(Particle particle, SeenPlace places) {
+    private static Way way(Particle particle, SeenPlace places, double floor) {
         MovingPoint steady = particle.steady(places);
-        return new Way(particle.seen(places), steady, steady.extent(steady.firstFrame(), steady.lastFrame()));
+        return new Way(
+                particle.seen(places),
+                steady,
+                steady.extent(steady.firstFrame(), steady.lastFrame()),
+                particle.reach() / Math.max(1e-9, floor * Math.sqrt(particle.steps())));
     }
 
     /** The widest way leads a part, and takes those along that move as it does; then the widest of the others. */
     private List<MovingPart> parts(List<Way> ways) {
         List<Way> left = new ArrayList<>(ways.stream()
-                .filter(way -> way.reach() > Math.max(LEAST_REACH * height, 2 * grain))
+                .filter(way -> way.beyond() > 1 && way.reach() > Math.max(LEAST_REACH * height, 2 * grain))
                 .sorted(Comparator.comparingDouble(MovingParts::weight).reversed())
                 .toList());
         List<MovingPart> out = new ArrayList<>();
@@ -111,6 +121,9 @@ public final class MovingParts {
                     .filter(way -> way == leader || isAlike(leader.steady(), way.steady()))
                     .toList());
             left.removeAll(members);
+            if (members.size() == 1 && leader.beyond() < ALONE) {
+                continue;
+            }
             out.add(new MovingPart(together(leader, members, Way::seen), together(leader, members, Way::steady)));
         }
         return out;

@@ -68,6 +68,21 @@ final class Particle {
         return false;
     }
 
+    /** The diagonal of the box that its way beside the camera fills, in px. */
+    double reach() {
+        float lowX = Float.MAX_VALUE;
+        float highX = -Float.MAX_VALUE;
+        float lowY = Float.MAX_VALUE;
+        float highY = -Float.MAX_VALUE;
+        for (int at = 2; at < length; at += EACH) {
+            lowX = Math.min(lowX, places[at]);
+            highX = Math.max(highX, places[at]);
+            lowY = Math.min(lowY, places[at + 1]);
+            highY = Math.max(highY, places[at + 1]);
+        }
+        return Math.hypot(highX - lowX, highY - lowY);
+    }
+
     /** In px of the source as seen. */
     MovingPoint seen(SeenPlace on) {
         return path(on, 0);

@@ -35,6 +35,7 @@ final class Particles {
     private final Shift shift = new Shift(RADIUS);
     private final List<Particle> ended = new ArrayList<>();
     private List<Particle> living = new ArrayList<>();
+    private final WanderFloor floor = new WanderFloor();
     private double grain = 1;
 
     /** Those that have moved; none goes on after this. */
@@ -53,7 +54,17 @@ final class Particles {
     }
 
     private void end(List<Particle> some) {
-        some.stream().filter(particle -> particle.hasMoved(RESTS * grain)).forEach(ended::add);
+        for (Particle particle : some) {
+            floor.meet(particle);
+            if (particle.hasMoved(RESTS * grain)) {
+                ended.add(particle);
+            }
+        }
+    }
+
+    /** How far what stands still seems to go. */
+    WanderFloor floor() {
+        return floor;
     }
 
     /** On by a picture. @param n the number of the second one */
@@ -101,6 +112,7 @@ final class Particles {
         }
         particle.moveTo(toX, toY, groundX, groundY);
         if (particle.steps() > LONG && !particle.hasMoved(RESTS * flow.grain())) {
+            floor.meet(particle);
             particle.forgetAllBut(END);
         }
         return true;

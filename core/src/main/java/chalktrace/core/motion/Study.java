@@ -51,6 +51,9 @@ public record Study(
 
     private static final int LONGEST_EVERY = 3;
 
+    /** What goes no farther than this between two keys, in heights of the picture, is held. */
+    private static final double TRAVEL_OF_HEIGHT = 0.003;
+
     public Study {
         keys = List.copyOf(keys);
         breakdowns = List.copyOf(breakdowns);
@@ -145,10 +148,10 @@ public record Study(
             for (int i = 0; i + 1 < keys.size(); i++) {
                 int from = keys.get(i).frame();
                 int to = keys.get(i + 1).frame();
-                // Of what nobody has seen nothing is said.
-                if (movers.stream().anyMatch(mover -> mover.isKnown(from, to))) {
+                // Of what nobody has seen nothing is said; between two frames there is nothing to choose.
+                if (to - from >= 2 && movers.stream().anyMatch(mover -> mover.isKnown(from, to))) {
                     spans.add(span(from, to));
-                    if (to - from >= 2 && !isHeld(from, to)) {
+                    if (!isHeld(from, to)) {
                         breakdowns.add(breakdown(from, to));
                     }
                 }
@@ -325,6 +328,13 @@ public record Study(
             if (isHeld(from, to)) {
                 return new SpanAdvice(from, to, to - from, CoreWords.MOTION.of("nothing-moves-a-hold"));
             }
+            double travel = points().stream()
+                    .mapToDouble(point -> point.extent(from, to))
+                    .max()
+                    .orElse(0);
+            if (travel < TRAVEL_OF_HEIGHT * settings.heightPx()) {
+                return new SpanAdvice(from, to, to - from, CoreWords.MOTION.of("hardly-moves-a-hold", tenths(travel)));
+            }
             double limit = settings.limitPercent() / 100 * settings.heightPx();
             for (int every = LONGEST_EVERY; every > 1; every--) {
                 double jump = largestJump(from, to, every);
@@ -370,9 +380,13 @@ public record Study(
             for (MovingPoint point : points()) {
                 for (ContactFinder.Contact contact : ContactFinder.of(point, settings)) {
                     String height = whole(point.y(contact.frame()));
-                    String reason = contact.stays()
-                            ? CoreWords.MOTION.of("comes-down-and-stays", height)
-                            : CoreWords.MOTION.of("comes-down-and-springs-back", height);
+                    String reason =
+                            switch (contact.sign()) {
+                                case LINE -> CoreWords.MOTION.of("comes-down-onto-the-floor-line", height);
+                                case LEVEL -> CoreWords.MOTION.of("comes-down-where-it-keeps-resting", height);
+                                case STOP -> CoreWords.MOTION.of("comes-down-and-stops-at-once", height);
+                                case SPRING -> CoreWords.MOTION.of("comes-down-and-springs-back", height);
+                            };
                     out.add(new MotionProposal(
                             contact.frame(), MotionProposal.Kind.CONTACT, reason, List.of(point.name())));
                 }
