@@ -13,8 +13,13 @@ import chalktrace.core.testing.MovingClip;
 import chalktrace.core.time.PictureTimes;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import java.util.concurrent.CancellationException;
 import java.util.function.IntPredicate;
+import net.jqwik.api.EdgeCasesMode;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 class MovingPartsTest {
@@ -236,5 +241,31 @@ class MovingPartsTest {
                 .allSatisfy(part -> assertThat(part.seen().firstPicture()).isBetween(20, 49));
         assertThatThrownBy(() -> MovingParts.of(STEADY, 0, FRAMES, (done, total) -> done < 5))
                 .isInstanceOf(CancellationException.class);
+    }
+
+    /** One picture again and again, in fresh grain, its light as it flickers, before a camera on a stand or held by hand. */
+    @Property(tries = 6, edgeCases = EdgeCasesMode.NONE)
+    void inAStillClipNothingMoves(
+            @ForAll long seed, @ForAll @DoubleRange(max = 9) double grain, @ForAll boolean flickers) throws Exception {
+        Luma scene = new MovingClip(seed, 1, 0, false, -1).picture(0);
+        HandHeldClip still = new HandHeldClip(
+                frame -> {
+                    Random random = new Random(seed * 31 + frame);
+                    double gain = flickers ? 1 + 0.04 * random.nextGaussian() : 1;
+                    byte[] out = scene.values().clone();
+                    for (int i = 0; i < out.length; i++) {
+                        double value = gain * (out[i] & 255) + grain * random.nextGaussian();
+                        out[i] = (byte) Math.max(0, Math.min(255, Math.round(value)));
+                    }
+                    return new Luma(out, scene.width(), scene.height());
+                },
+                FRAMES,
+                seed,
+                (seed & 1) * 3);
+        List<MovingPoint> points = new ArrayList<>();
+        for (MovingPart part : parts(still)) {
+            points.add(MovingPoint.of("part " + points.size(), part.steady()));
+        }
+        assertThat(keys(points, still.displaySize().height())).isEmpty();
     }
 }

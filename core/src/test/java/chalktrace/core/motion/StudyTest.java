@@ -112,6 +112,49 @@ class StudyTest {
                 .orElseThrow();
     }
 
+    /**
+     * Hands, heads and hips that are led from pose to pose, up and down by turns, and rest there: by the curve of least jerk (Flash and Hogan, "The coordination of arm
+     * movements", J. Neurosci. 5, 1985), which comes to rest softly. Each has some seven low places.
+     */
+    @Test
+    void whatIsLedToRestTouchesNothing() {
+        long fresh = new Random().nextInt();
+        System.out.println("StudyTest: fresh seed of poses " + fresh);
+        int contacts = 0;
+        for (long seed = 0; seed < 200; seed++) {
+            MovingPoint led = Movements.ledFromPoseToPose(seed < 100 ? seed : fresh + seed, 0.5);
+            contacts += Study.of(List.of(led), USUAL).contacts().size();
+        }
+        // Common practice has no number for it: one in ten of what a walk of so many steps would have.
+        assertThat(contacts).isLessThan(200 * 7 / 10);
+    }
+
+    /** Where the floor is given, what rests on it is a contact however softly it came. */
+    @Test
+    void whatRestsOnTheFloorLineIsAContact() {
+        MovingPoint cup = through(
+                new int[] {0, 10, 14, 17, 19, 20, 40},
+                new double[][] {{300, 300}, {300, 520}, {300, 570}, {300, 590}, {300, 598}, {300, 600}, {300, 600}});
+        StudySettings onFloor = USUAL.withFloorY(OptionalDouble.of(600));
+        assertThat(Study.of(List.of(cup), USUAL).contacts()).isEmpty();
+        assertThat(Study.of(List.of(cup), onFloor).contacts())
+                .singleElement()
+                .satisfies(contact -> assertThat(contact.frame()).isBetween(14, 20));
+    }
+
+    /** A movement that only just begins as its path ends has two keys next to each other. */
+    @Test
+    void betweenTwoFramesNothingIsAdvised() {
+        int beside = 0;
+        for (long seed = 0; seed < 200; seed++) {
+            Study study = Study.of(List.of(Movements.ledFromPoseToPose(seed, 0.5)), USUAL.withCoarse(0.3));
+            List<Integer> keys = frames(study.keys());
+            beside += keys.stream().anyMatch(frame -> keys.contains(frame + 1)) ? 1 : 0;
+            assertThat(study.spans()).noneMatch(span -> span.to() - span.from() < 2);
+        }
+        assertThat(beside).isPositive();
+    }
+
     @Test
     void whereABallSpringsBackIsFoundWithinAFrame() {
         long fresh = new Random().nextLong();

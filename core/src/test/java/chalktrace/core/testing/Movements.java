@@ -98,6 +98,37 @@ public final class Movements {
         return new MovingPoint("hand", 0, noisy(x, noise, random), noisy(y, noise, random));
     }
 
+    /** A hand, a head or a nod: led from pose to pose, up and down by turns, with rests between, by the curve of least jerk. */
+    public static MovingPoint ledFromPoseToPose(long seed, double noise) {
+        Random random = mixed(seed);
+        double wide = 10 + 300 * random.nextDouble();
+        double high = 50 + 220 * random.nextDouble();
+        int shortest = 6 + random.nextInt(4);
+        int rests = 1 + random.nextInt(16);
+        double[] x = new double[120];
+        double[] y = new double[120];
+        double fromX = 800;
+        double fromY = 500;
+        boolean down = random.nextBoolean();
+        int frame = 0;
+        while (frame < x.length) {
+            double toX = 800 + wide * (random.nextDouble() - 0.5);
+            double toY = 500 + high * (down ? random.nextDouble() : -random.nextDouble());
+            int rest = random.nextInt(rests);
+            int way = shortest + random.nextInt(12);
+            for (int i = 0; i < rest + way && frame < x.length; i++, frame++) {
+                double t = Math.max(0, i - rest) / (double) way;
+                double eased = t * t * t * (10 + t * (6 * t - 15));
+                x[frame] = fromX + (toX - fromX) * eased;
+                y[frame] = fromY + (toY - fromY) * eased;
+            }
+            fromX = toX;
+            fromY = toY;
+            down = !down;
+        }
+        return new MovingPoint("led", 0, noisy(x, noise, random), noisy(y, noise, random));
+    }
+
     /** A ball that springs from a floor, lower each time. @param turns the frames nearest to its contacts */
     public static Known bouncingBall(long seed, double noise) {
         Random random = mixed(seed);
