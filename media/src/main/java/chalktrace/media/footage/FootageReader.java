@@ -31,6 +31,13 @@ public final class FootageReader implements AutoCloseable {
     /** How many pictures are kept ready on either side of the present one (two seconds at 24). */
     public static final int AHEAD = 48;
 
+    /** After so many steps back in a row more is kept ready behind and less ahead: each look further back decodes all from a key on. */
+    private static final int BACKWARDS = 3;
+
+    private static final int FAR_BEHIND = 2 * AHEAD;
+    private static final int SHORT_AHEAD = 6;
+    private static final double FULL_ENOUGH = 0.5;
+
     private static final Logger LOG = Logger.getLogger(FootageReader.class.getName());
 
     private final PictureSource source;
@@ -43,6 +50,7 @@ public final class FootageReader implements AutoCloseable {
 
     private int wanted = -1;
     private int direction = 1;
+    private int stepsBack;
     private boolean running;
 
     /** The latest picture, by whose size the room for others is known. */
@@ -75,6 +83,7 @@ public final class FootageReader implements AutoCloseable {
             return;
         }
         direction = n < wanted ? -1 : 1;
+        stepsBack = direction > 0 ? 0 : stepsBack + 1;
         wanted = n;
         if (!running) {
             running = true;
@@ -99,6 +108,10 @@ public final class FootageReader implements AutoCloseable {
     }
 
     private void read(int n, int aim) {
+        if (isGoingBack()) {
+            // What was stepped through was used last, and would stay longer than what is still to come.
+            cache.forgetAfter(source, aim + SHORT_AHEAD);
+        }
         try {
             Picture picture = source.picture(n, other -> isNear(other, aim) && !cache.has(source, other), this::keep);
             keep(n, picture);
@@ -128,17 +141,20 @@ public final class FootageReader implements AutoCloseable {
 
     /** The nearest picture in the order of need that is not at hand; -1 when all are. */
     private int nextMissing(int aim) {
-        int ahead = reach();
-        for (int i = 0; i <= ahead; i++) {
+        int onwards = reach(direction);
+        for (int i = 0; i <= onwards; i++) {
             if (isMissing(aim + direction * i)) {
-                return aim + direction * i;
+                // One look far back for many pictures, and not one for each.
+                boolean canWait = isGoingBack() && i > FULL_ENOUGH * onwards;
+                return canWait ? -1 : aim + direction * i;
             }
         }
         // Steps back are as likely as steps on.
-        for (int i = 1; i <= ahead; i++) {
+        int backwards = reach(-direction);
+        for (int i = 1; i <= backwards; i++) {
             int behind = aim - direction * i;
             if (isMissing(behind)) {
-                return direction > 0 ? firstOfGap(behind, aim - ahead) : behind;
+                return direction > 0 ? firstOfGap(behind, aim - backwards) : behind;
             }
         }
         return -1;
@@ -158,13 +174,21 @@ public final class FootageReader implements AutoCloseable {
     }
 
     private synchronized boolean isNear(int n, int aim) {
-        return Math.abs(n - aim) <= reach();
+        return Math.abs(n - aim) <= reach(n < aim ? -1 : 1);
     }
 
-    private int reach() {
+    private synchronized boolean isGoingBack() {
+        return stepsBack >= BACKWARDS;
+    }
+
+    /** How many are kept ready before the present one, or after it. @param side -1 or 1 */
+    private int reach(int side) {
         // Those that share the cache come and go.
         int room = like == null ? 4 * AHEAD : cache.room(like);
-        return Math.max(1, Math.min(AHEAD, room / 2 - 2));
+        if (!isGoingBack()) {
+            return Math.max(1, Math.min(AHEAD, room / 2 - 2));
+        }
+        return Math.max(1, side > 0 ? Math.min(SHORT_AHEAD, room / 8) : Math.min(FAR_BEHIND, room - 2 * SHORT_AHEAD));
     }
 
     /** Waits for the picture that is being read; the source itself stays open. */

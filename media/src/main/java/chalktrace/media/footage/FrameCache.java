@@ -39,10 +39,15 @@ public final class FrameCache {
     }
 
     synchronized void forget(Object source) {
+        forgetAfter(source, -1);
+    }
+
+    /** Forgets the pictures of a source after one of them. */
+    synchronized void forgetAfter(Object source, int last) {
         pictures.entrySet().removeIf(entry -> {
-            boolean of = entry.getKey().source() == source;
-            bytes -= of ? cost(entry.getValue()) : 0;
-            return of;
+            boolean gone = entry.getKey().source() == source && entry.getKey().picture() > last;
+            bytes -= gone ? cost(entry.getValue()) : 0;
+            return gone;
         });
     }
 
