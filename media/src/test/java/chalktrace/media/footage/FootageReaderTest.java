@@ -12,7 +12,6 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.IntPredicate;
 import org.junit.jupiter.api.Test;
 
 class FootageReaderTest {
@@ -110,67 +109,23 @@ class FootageReaderTest {
         }
     }
 
-    /** Of one group from its first picture on: each look back decodes all before it. */
-    private static final class OneGroup implements PictureSource {
-
-        private final AtomicInteger looks = new AtomicInteger();
-
-        @Override
-        public PictureSize displaySize() {
-            return SIZE;
-        }
-
-        @Override
-        public PictureTimes times() {
-            return PictureTimes.even(FrameRate.FILM, COUNT);
-        }
-
-        @Override
-        public int turnDegrees() {
-            return 0;
-        }
-
-        @Override
-        public Picture picture(int n) {
-            return picture(n, other -> false, (other, picture) -> {});
-        }
-
-        @Override
-        public Picture picture(int n, IntPredicate wanted, Sink sink) {
-            looks.incrementAndGet();
-            for (int before = 0; before < n; before++) {
-                if (wanted.test(before)) {
-                    sink.take(before, PICTURE);
-                }
-            }
-            return PICTURE;
-        }
-    }
-
-    /** Room for 97, as 400 MB have for pictures of 1080p: back through 300 in a few looks, and not in one for each step. */
+    /** What is forgotten leaves room for as much. */
     @Test
-    void stepsBackLookFarBackNowAndThen() throws Exception {
-        FrameCache cache = new FrameCache(97L * (PICTURE.bytes() + PICTURE.bytes() / 3));
-        OneGroup source = new OneGroup();
-        BlockingQueue<Integer> came = new LinkedBlockingQueue<>();
-        try (FootageReader reader = new FootageReader(source, cache, new FootageReader.Listener() {
-            @Override
-            public void arrived(int n) {
-                came.add(n);
-            }
-
-            @Override
-            public void missing(int n, String why) {
-                throw new AssertionError(why);
-            }
-        })) {
-            for (int n = 350; n >= 50; n--) {
-                reader.want(n);
-                while (reader.atHand(n).isEmpty()) {
-                    assertThat(came.poll(20, TimeUnit.SECONDS)).isNotNull();
-                }
-            }
+    void picturesAfterOneAreForgotten() {
+        FrameCache cache = new FrameCache(10L * (PICTURE.bytes() + PICTURE.bytes() / 3));
+        Counted one = new Counted(-1);
+        Counted two = new Counted(-1);
+        for (int n = 0; n < 8; n++) {
+            cache.put(one, n, PICTURE);
         }
-        assertThat(source.looks.get()).isLessThan(20);
+        cache.put(two, 7, PICTURE);
+        cache.forgetAfter(one, 3);
+        for (int n = 10; n < 15; n++) {
+            cache.put(two, n, PICTURE);
+        }
+        for (int n = 0; n < 8; n++) {
+            assertThat(cache.has(one, n)).as("picture %d", n).isEqualTo(n <= 3);
+        }
+        assertThat(cache.has(two, 7)).isTrue();
     }
 }
