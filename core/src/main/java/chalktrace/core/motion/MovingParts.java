@@ -37,8 +37,13 @@ public final class MovingParts {
     /** Two ways are compared over so many pictures at least. */
     private static final int COMPARED = 5;
 
-    /** What one particle alone does has to be so many times as far above what stands still. */
+    /** What leads a part goes so many times as far as what stands still; one that is alone in it farther. */
+    private static final double LEADS = 2.2;
+
     private static final double ALONE = 3;
+
+    /** And each so many times as far as its own unsteadiness would lead it in as many steps: where little is to be seen a place wanders more than elsewhere. */
+    private static final double STEADY_TIMES = 40;
 
     private final double height;
     private final double grain;
@@ -105,7 +110,10 @@ public final class MovingParts {
                 particle.seen(places),
                 steady,
                 steady.extent(steady.firstFrame(), steady.lastFrame()),
-                particle.reach() / Math.max(1e-9, floor * Math.sqrt(particle.steps())));
+                Math.min(
+                        particle.reach() / Math.max(1e-9, floor * Math.sqrt(particle.steps())),
+                        particle.reach()
+                                / Math.max(1e-9, STEADY_TIMES * steady.noise() * Math.sqrt(particle.steps()))));
     }
 
     /** The widest way leads a part, and takes those along that move as it does; then the widest of the others. */
@@ -121,7 +129,7 @@ public final class MovingParts {
                     .filter(way -> way == leader || isAlike(leader.steady(), way.steady()))
                     .toList());
             left.removeAll(members);
-            if (members.size() == 1 && leader.beyond() < ALONE) {
+            if (leader.beyond() < (members.size() == 1 ? ALONE : LEADS)) {
                 continue;
             }
             out.add(new MovingPart(together(leader, members, Way::seen), together(leader, members, Way::steady)));

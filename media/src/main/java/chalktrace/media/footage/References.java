@@ -14,7 +14,8 @@ import java.util.Optional;
 public final class References {
 
     /** The first that accepts a file takes it. */
-    private static final List<FootageKind> KINDS = List.of(new ModelKind(), new PictureKind(), new VideoKind());
+    private static final List<FootageKind> KINDS =
+            List.of(new ModelKind(), new WebpKind(), new PictureKind(), new VideoKind());
 
     private References() {}
 

@@ -194,6 +194,53 @@ class StrangeClipsTest {
         }
     }
 
+    /** The same as GIF, of which FFmpeg knows how frames lie over each other. */
+    @Test
+    void anAnimatedWebpShowsWhatTheSameGifDoes() throws Exception {
+        try (Reference webp = References.open(CLIPS.resolve("parts.webp"));
+                Reference gif = References.open(CLIPS.resolve("parts.gif"))) {
+            int count = gif.times().count();
+            assertThat(webp.times().count()).isEqualTo(count);
+            assertThat(webp.rate()).isEqualTo(FrameRate.of(20));
+            List<Integer> order = new ArrayList<>();
+            for (int n = 0; n < count; n++) {
+                order.add(n);
+            }
+            Collections.shuffle(order, new Random(3));
+            for (int n : order) {
+                assertThat(seen(webp.picture(n).toArgb()))
+                        .as("picture %d", n)
+                        .isEqualTo(seen(gif.picture(n).toArgb()));
+            }
+        }
+    }
+
+    /** What is clear has no colour. */
+    private static int[] seen(int[] words) {
+        return Arrays.stream(words).map(word -> word >>> 24 == 0 ? 0 : word).toArray();
+    }
+
+    @Property(tries = 60, edgeCases = EdgeCasesMode.NONE)
+    void spoiltWebpIsReadOrRefused(@ForAll long seed) throws Exception {
+        Random random = new Random(seed);
+        byte[] bytes = Files.readAllBytes(CLIPS.resolve("parts.webp"));
+        for (int i = random.nextInt(5); i >= 0; i--) {
+            // The head stays that of one that moves.
+            bytes[24 + random.nextInt(bytes.length - 24)] = (byte) random.nextInt(256);
+        }
+        int length = random.nextInt(3) == 0 ? 24 + random.nextInt(bytes.length - 24) : bytes.length;
+        Path file = Files.write(Files.createTempFile("spoilt", ".webp"), Arrays.copyOf(bytes, length));
+        try (Reference webp = References.open(file)) {
+            for (int n = webp.times().count() - 1; n >= 0; n -= 3) {
+                webp.picture(n);
+            }
+        } catch (UnreadableException | PictureUnavailableException e) {
+            assertThat(e.getMessage()).contains("spoilt").hasSizeLessThan(300);
+        } finally {
+            Files.delete(file);
+        }
+    }
+
     @ParameterizedTest
     @ValueSource(doubles = {0.3, 0.6, 0.97})
     void anExrThatEndsEarlyIsDoubted(double share) throws Exception {
