@@ -43,7 +43,7 @@ public final class MovingParts {
     private static final double ALONE = 3;
 
     /** And each so many times as far as its own unsteadiness would lead it in as many steps: where little is to be seen a place wanders more than elsewhere. */
-    private static final double STEADY_TIMES = 40;
+    private static final double STEADY_TIMES = 15;
 
     private final double height;
     private final double grain;

@@ -14,7 +14,7 @@ import java.util.Set;
 
 /**
  * Reads PLY, in letters and binary of either byte order (Turk, "The PLY Polygon File Format", 1994): polygons, or dots where there are none, with
- * colours and normals at vertices and texture coordinates.
+ * colours and normals at vertices.
  */
 final class PlyModel {
 
@@ -40,7 +40,6 @@ final class PlyModel {
     private final int count;
     private final float[] places;
     private final Optional<float[]> normals;
-    private final Optional<float[]> texels;
     private final Optional<float[]> colors;
 
     private PlyModel(ModelFolder folder) throws UnreadableException {
@@ -53,7 +52,9 @@ final class PlyModel {
         count = vertex.count();
         places = vertex.side("x", "y", "z").orElseThrow(() -> folder.broken("its vertices have no x, y and z"));
         normals = vertex.side("nx", "ny", "nz");
-        texels = vertex.side("s", "t").or(() -> vertex.side("u", "v")).or(() -> vertex.side("texture_u", "texture_v"));
+        if (vertex.side("s", "t").isPresent() || vertex.side("u", "v").isPresent()) {
+            notes.add("Its texture is not read.");
+        }
         colors = colors(vertex);
     }
 
@@ -97,7 +98,6 @@ final class PlyModel {
         }
         Numbers corners = new Numbers();
         Numbers sides = new Numbers();
-        Numbers laid = new Numbers();
         Numbers colored = new Numbers();
         for (int f = 0; f < lists.length; f++) {
             int[] list = lists[f];
@@ -120,12 +120,11 @@ final class PlyModel {
             for (int k : Triangulation.of(outline)) {
                 add(corners, places, 3, list[k]);
                 normals.ifPresent(all -> add(sides, all, 3, list[k]));
-                texels.ifPresent(all -> add(laid, all, 2, list[k]));
                 colors.ifPresent(all -> add(colored, all, 4, list[k]));
             }
             folder.checkTriangles(corners.count() / 9);
         }
-        Mesh mesh = StillModel.mesh(corners.all(), normals.map(all -> sides.all()), texels.map(all -> laid.all()), 0);
+        Mesh mesh = StillModel.mesh(corners.all(), normals.map(all -> sides.all()), Optional.empty(), 0);
         return colors.isPresent() ? mesh.withColors(colored.all()) : mesh;
     }
 
