@@ -82,6 +82,9 @@ final class StudyCommand implements Callable<Integer> {
                     span.reason()));
         }
         addSpacing(document.putArray("spacing"), subject.points());
+        if (text.isEmpty()) {
+            text.append("Nothing moves in ").append(file.getFileName()).append(", as far as can be seen.");
+        }
         answer.print(text.toString().stripTrailing(), document);
         return 0;
     }

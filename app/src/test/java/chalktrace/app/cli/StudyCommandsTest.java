@@ -17,6 +17,7 @@ import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.file.PointFiles;
 import chalktrace.media.file.ShotFile;
+import chalktrace.media.testing.Clips;
 import chalktrace.media.testing.TexturedClips;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.file.Files;
@@ -68,6 +69,13 @@ class StudyCommandsTest {
                 .singleElement()
                 .isIn(covered - 2, covered - 1, covered, covered + 1, covered + 2);
         assertThat(point.path("lost").path(0).path("reason").asText()).contains("covered");
+    }
+
+    @Test
+    void ofAStillClipItSaysThatNothingMoves() throws Exception {
+        Path movie = Clips.still(folder.resolve("still.mp4"), FRAMES, FrameRate.FILM);
+        assertThat(line.run("study", movie)).isZero();
+        assertThat(line.out()).startsWith("Nothing moves in still.mp4");
     }
 
     private static int covered(MovingClip clip) {

@@ -34,6 +34,17 @@ public final class Clips {
         return file;
     }
 
+    /** Writes an MP4, silent, of one picture again and again. */
+    public static Path still(Path file, int frames, FrameRate rate) throws IOException {
+        try (MovieEncoder encoder = new MovieEncoder(file, SIZE, rate, false)) {
+            for (int n = 0; n < frames; n++) {
+                encoder.add(picture(5), sound(rate, n, -1));
+            }
+            encoder.finish();
+        }
+        return file;
+    }
+
     /** Opaque words of the picture of a number. */
     public static int[] picture(int number) {
         int[] words = new int[SIZE.width() * SIZE.height()];
