@@ -25,13 +25,16 @@ final class ExrEnd {
     static boolean isMissing(Path file) {
         try (FileChannel channel = FileChannel.open(file)) {
             long size = channel.size();
+            ByteBuffer start = ByteBuffer.allocate(4).order(ByteOrder.LITTLE_ENDIAN);
+            // Of other pictures no more is read.
+            if (channel.read(start, 0) < 4 || start.getInt(0) != MAGIC) {
+                return false;
+            }
             ByteBuffer head =
                     ByteBuffer.allocate((int) Math.min(size, LONGEST_HEAD)).order(ByteOrder.LITTLE_ENDIAN);
             channel.read(head, 0);
             head.flip();
-            if (head.remaining() < 16 || head.getInt() != MAGIC) {
-                return false;
-            }
+            head.getInt();
             int flags = head.getInt();
             if ((flags & OTHER_TABLES) != 0) {
                 return false;

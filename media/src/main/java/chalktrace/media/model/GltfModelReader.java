@@ -309,10 +309,15 @@ final class GltfModelReader {
             int[] read = numbers.wholes(of.get("JOINTS_" + set), where + ", joints", 4);
             checkCount(read.length, count, where + ", joints");
             for (int i = 0; i < read.length; i++) {
-                all[(i / 4 * sets + set) * 4 + i % 4] = read[i];
+                all[beside(i, set, sets)] = read[i];
             }
         }
         return all;
+    }
+
+    /** Where a number of one set of four stands when all sets of a vertex stand side by side. */
+    private static int beside(int number, int set, int sets) {
+        return (number / 4 * sets + set) * 4 + number % 4;
     }
 
     private float[] weights(Map<String, Integer> of, int sets, int count, String where, GltfAccessors numbers)
@@ -322,7 +327,7 @@ final class GltfModelReader {
             float[] read = numbers.floats(of.get("WEIGHTS_" + set), where + ", weights", 4);
             checkCount(read.length, count, where + ", weights");
             for (int i = 0; i < read.length; i++) {
-                all[(i / 4 * sets + set) * 4 + i % 4] = read[i];
+                all[beside(i, set, sets)] = read[i];
             }
         }
         return all;

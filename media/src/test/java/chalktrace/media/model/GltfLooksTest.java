@@ -58,7 +58,7 @@ class GltfLooksTest {
                 bytes.put(new byte[] {(byte) set, 0, 0, 0});
             }
             for (int v = 0; v < 4; v++) {
-                put(bytes, 0.5f, 0, 0, 0);
+                put(bytes, set == 0 ? 0.5f : 0.25f, 0, 0, 0);
             }
         }
         bytes.position(48 + 32 + 64 + 160);
@@ -200,12 +200,14 @@ class GltfLooksTest {
         }
     }
 
-    /** Linear 0.5 and 0.25 are 188 and 137 as sRGB (IEC 61966-2-1). */
+    /** Half of half the light, and a quarter of all, are a quarter: 137 as sRGB (IEC 61966-2-1). */
     @Test
     void coloursOfVerticesAreLinearLight() throws Exception {
-        Figure figure = sheet(
-                root -> GltfText.at(root, "/meshes/0/primitives/0/attributes").put("COLOR_0", 2));
-        assertThat(word(figure, 0.5, 0.5)).isEqualTo(0xFFBC89FF);
+        Figure figure = sheet(root -> {
+            factor(root, 0.5, 1, 1, 1);
+            GltfText.at(root, "/meshes/0/primitives/0/attributes").put("COLOR_0", 2);
+        });
+        assertThat(word(figure, 0.5, 0.5)).isEqualTo(0xFF8989FF);
     }
 
     @ParameterizedTest
@@ -274,7 +276,7 @@ class GltfLooksTest {
         assertThat(word(figure, 0.5, 0.5)).isEqualTo(0xFF00FF00);
     }
 
-    /** Half of each vertex hangs on a joint that stands 4 up: all of it stands 2 up. */
+    /** A joint that stands 4 up pulls each vertex with 0.25 of 0.75: all of it stands 4 / 3 up. */
     @Test
     void moreThanFourJointsPullAVertex() throws Exception {
         Figure figure = sheet(root -> {
@@ -286,7 +288,7 @@ class GltfLooksTest {
             root.putArray("skins").addObject().putArray("joints").add(1).add(2);
             GltfText.at(root, "/nodes/0").put("skin", 0);
         });
-        assertThat(figure.rest().bounds().middle().y()).isCloseTo(2, within(1e-5));
+        assertThat(figure.rest().bounds().middle().y()).isCloseTo(4.0 / 3, within(1e-5));
         assertThat(figure.model().notes()).isEmpty();
     }
 
