@@ -13,11 +13,13 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 
 /**
  * How far aligned words and phones are from the true times of spoken lines, and how fast they are found. Not a benchmark of JMH:
- * it prints one table. The lines are made by {@code benchmarks/voice/speak-lines.sh FOLDER}.
+ * it prints one table. The lines are made by {@code benchmarks/voice/speak-lines.sh FOLDER} or {@code speak-accents.py FOLDER}.
  */
 public final class AlignmentQuality {
 
@@ -46,6 +48,11 @@ public final class AlignmentQuality {
         }
     }
 
+    /** So many scripts of lines that are so far apart are tried with each clean recording. */
+    private static final int WRONG_SCRIPTS = 3;
+
+    private static final int WRONG_STEP = 7;
+
     private AlignmentQuality() {}
 
     /** @param arguments the folder of lines, and "" or "-noise" */
@@ -54,6 +61,13 @@ public final class AlignmentQuality {
         String kind = arguments.length > 1 ? arguments[1] : "";
         Errors words = new Errors();
         Errors phones = new Errors();
+        Map<String, Errors> voices = new TreeMap<>();
+        int refused = 0;
+        int unheard = 0;
+        int far = 0;
+        int farAndSure = 0;
+        int tried = 0;
+        int accepted = 0;
         double spoken = 0;
         double taken = 0;
         List<Path> lines;
@@ -72,16 +86,37 @@ public final class AlignmentQuality {
             Alignment found = Aligner.align(sound, 0, sound.seconds(), script, List.of(), pronunciations, done -> true);
             taken += (System.nanoTime() - from) / 1e9;
             spoken += sound.seconds();
+            for (int other = 1; other <= WRONG_SCRIPTS && kind.isEmpty(); other++) {
+                Path wrong = lines.get((lines.indexOf(line) + WRONG_STEP * other) % lines.size());
+                tried++;
+                accepted +=
+                        fits(sound, ScriptText.parse(Files.readString(wrong)).texts(), pronunciations) ? 1 : 0;
+            }
             List<Row> trueWords = rows(folder.resolve(name + "-words.csv"));
             List<Row> truePhones = rows(folder.resolve(name + "-phones.csv"));
             Errors mine = new Errors();
             for (int i = 0; i < trueWords.size(); i++) {
+                if (Double.isNaN(trueWords.get(i).start)) {
+                    continue;
+                }
                 // The synthesiser's words start with its first phone, after a pause.
                 double start = afterPause(trueWords.get(i).start, truePhones);
-                mine.millis.add(1000 * Math.abs(found.words().get(i).startSeconds() - start));
+                AlignedWord word = found.words().get(i);
+                double off = Math.abs(word.startSeconds() - start);
+                mine.millis.add(1000 * off);
+                if (off > 0.2 && word.heard()) {
+                    far++;
+                    farAndSure += word.sureness() > 0.5 ? 1 : 0;
+                }
                 comparePhones(found.words().get(i), trueWords.get(i), truePhones, phones);
             }
             words.millis.addAll(mine.millis);
+            voices.computeIfAbsent(name.replaceFirst("-\\d+$", ""), voice -> new Errors())
+                    .millis
+                    .addAll(mine.millis);
+            refused += found.fits() ? 0 : 1;
+            unheard +=
+                    (int) found.words().stream().filter(word -> !word.heard()).count();
             System.out.printf(
                     Locale.ROOT,
                     "%-12s warp %.1f sure %.2f (least %.2f) words %s%n",
@@ -94,9 +129,29 @@ public final class AlignmentQuality {
                             .orElse(0),
                     mine.words());
         }
+        voices.forEach((voice, errors) -> System.out.printf(Locale.ROOT, "%-16s %s%n", voice, errors.words()));
+        System.out.printf(
+                Locale.ROOT,
+                "%d of %d right scripts said not to fit, %d words not heard, %d off by more than 200 ms, %d of them with a sureness over"
+                        + " a half%n",
+                refused,
+                lines.size(),
+                unheard,
+                far,
+                farAndSure);
+        System.out.printf(Locale.ROOT, "%d of %d scripts of other lines said to fit%n", accepted, tried);
         System.out.println("words  " + words.words());
         System.out.println("phones " + phones.words());
         System.out.printf(Locale.ROOT, "%.1f s of speech in %.1f s: %.1f x%n", spoken, taken, spoken / taken);
+    }
+
+    private static boolean fits(PcmBuffer sound, List<String> script, Pronunciations pronunciations) {
+        try {
+            return Aligner.align(sound, 0, sound.seconds(), script, List.of(), pronunciations, done -> true)
+                    .fits();
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
     }
 
     private static double afterPause(double start, List<Row> phones) {
@@ -122,8 +177,13 @@ public final class AlignmentQuality {
 
     private static List<Row> rows(Path file) throws IOException {
         return Files.readAllLines(file).stream()
-                .map(line -> line.split(","))
-                .map(cells -> new Row(cells[0], Double.parseDouble(cells[1]), Double.parseDouble(cells[2])))
+                .map(line -> line.split(",", -1))
+                .map(cells -> new Row(cells[0], time(cells[1]), time(cells[2])))
                 .toList();
+    }
+
+    /** None where two words are said as one. */
+    private static double time(String cell) {
+        return cell.isEmpty() ? Double.NaN : Double.parseDouble(cell);
     }
 }

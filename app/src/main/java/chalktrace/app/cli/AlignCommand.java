@@ -19,6 +19,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
@@ -91,20 +92,26 @@ final class AlignCommand implements Callable<Integer> {
         if (!found.fits()) {
             out.append("This does not sound like the script; look whether it is the right one.\n");
         }
+        Map<Integer, List<AlignedWord>> missing = new HashMap<>();
+        found.missing().forEach(row -> missing.put(row.get(0).index(), row));
         for (AlignedWord word : found.words()) {
-            out.append(
-                    word.heard()
-                            ? String.format(
-                                    Locale.ROOT,
-                                    "%8.3f %8.3f %6d %6d  %3.0f %%  %-16s %s%n",
-                                    word.startSeconds(),
-                                    word.endSeconds(),
-                                    frames.rate.nearestFrame(word.startSeconds()),
-                                    frames.rate.nearestFrame(word.endSeconds()),
-                                    100 * word.sureness(),
-                                    word.text(),
-                                    word.phones().stream().map(Phone::symbol).collect(Collectors.joining(" ")))
-                            : String.format(Locale.ROOT, "%33s  not said  %s%n", "", word.text()));
+            if (word.heard()) {
+                out.append(String.format(
+                        Locale.ROOT,
+                        "%8.3f %8.3f %6d %6d  %3.0f %%  %-16s %s%n",
+                        word.startSeconds(),
+                        word.endSeconds(),
+                        frames.rate.nearestFrame(word.startSeconds()),
+                        frames.rate.nearestFrame(word.endSeconds()),
+                        100 * word.sureness(),
+                        word.text(),
+                        word.phones().stream().map(Phone::symbol).collect(Collectors.joining(" "))));
+            } else if (missing.containsKey(word.index())) {
+                String row = missing.get(word.index()).stream()
+                        .map(AlignedWord::text)
+                        .collect(Collectors.joining(" "));
+                out.append(String.format(Locale.ROOT, "%33s  not said  %s%n", "", row));
+            }
         }
         for (Alignment.Extra extra : found.extra()) {
             out.append(String.format(

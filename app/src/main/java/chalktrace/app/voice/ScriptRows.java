@@ -14,6 +14,7 @@ import chalktrace.core.shot.SoundClip;
 import chalktrace.core.speech.Alignment;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -31,6 +32,9 @@ import javafx.scene.layout.VBox;
 
 /** The line as it was written, and what came of finding it in the recording. */
 final class ScriptRows extends VBox {
+
+    /** A row of more words that are not said is named by its ends. */
+    private static final int MOST_NAMED = 4;
 
     private final VoiceWork work;
     private final Session session;
@@ -151,13 +155,22 @@ final class ScriptRows extends VBox {
         report.setText(words(work.voicing().reportProperty().get()));
     }
 
+    /** A row of words, by its first and last ones when it is long. */
+    private static String shortened(List<String> row) {
+        return row.size() <= MOST_NAMED
+                ? String.join(", ", row)
+                : Words.VOICE.of("row-of-words", row.get(0), row.get(row.size() - 1), row.size());
+    }
+
     private String words(Voicing.Report found) {
         StringBuilder out = new StringBuilder();
         if (!found.fits()) {
             out.append(Words.VOICE.of("this-does-not-sound-like")).append(' ');
         }
         if (!found.missing().isEmpty()) {
-            out.append(Words.VOICE.of("not-said", String.join(", ", found.missing())))
+            out.append(Words.VOICE.of(
+                            "not-said",
+                            found.missing().stream().map(ScriptRows::shortened).collect(Collectors.joining(", "))))
                     .append(' ');
         }
         if (!found.guessed().isEmpty()) {

@@ -33,12 +33,16 @@ final class Voicing {
     /**
      * What an alignment found that is not on the ruler.
      *
-     * @param missing words that are not said
+     * @param missing rows of words that are not said
      * @param extra speech that the script lacks
      * @param guessed words that no dictionary has, said as their letters suggest
      */
     public record Report(
-            double sureness, boolean fits, List<String> missing, List<Alignment.Extra> extra, List<String> guessed) {
+            double sureness,
+            boolean fits,
+            List<List<String>> missing,
+            List<Alignment.Extra> extra,
+            List<String> guessed) {
 
         static final Report NONE = new Report(1, true, List.of(), List.of(), List.of());
     }
@@ -139,9 +143,8 @@ final class Voicing {
         report.set(new Report(
                 found.sureness(),
                 found.fits(),
-                found.words().stream()
-                        .filter(word -> !word.heard())
-                        .map(AlignedWord::text)
+                found.missing().stream()
+                        .map(row -> row.stream().map(AlignedWord::text).toList())
                         .toList(),
                 found.extra().stream()
                         .map(extra -> new Alignment.Extra(

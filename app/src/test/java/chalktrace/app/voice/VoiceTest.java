@@ -106,7 +106,7 @@ class VoiceTest {
         for (int i = 0; i < 7; i++) {
             assertThat(shot().words().get(i).startSeconds()).isCloseTo(trueStart(i), within(FRAME));
         }
-        assertThat(work().voicing().reportProperty().get().missing()).containsExactly("Goodbye");
+        assertThat(work().voicing().reportProperty().get().missing()).containsExactly(List.of("Goodbye"));
         Label report = robot.lookup("#align-report").query();
         assertThat(report.isVisible()).isTrue();
 

@@ -1,5 +1,6 @@
 package chalktrace.core.speech;
 
+import chalktrace.core.shot.Phone;
 import java.io.BufferedInputStream;
 import java.io.DataInputStream;
 import java.io.IOException;
@@ -33,12 +34,13 @@ final class AcousticModel {
 
     private final String[] phones;
     private final boolean[] filler;
+    private final boolean[] vowel;
     private final int streams;
     private final int densities;
     private final int length;
-    private final float[] means;
-    private final float[] precisions;
-    private final float[] offsets;
+    private final float[][] means;
+    private final float[][] precisions;
+    private final float[][] offsets;
     private final float[] weights;
     private final float[] transitions;
 
@@ -46,22 +48,25 @@ final class AcousticModel {
         int count = in.readInt();
         phones = new String[count];
         filler = new boolean[count];
+        vowel = new boolean[count];
         for (int i = 0; i < count; i++) {
             phones[i] = in.readUTF();
             filler[i] = in.readBoolean();
+            vowel[i] = Phone.isVowel(phones[i]);
         }
         streams = in.readInt();
         densities = in.readInt();
         length = in.readInt();
         skipLengths(in);
         int books = count * streams * densities;
-        means = turned(floats(in, books * length));
+        means = rows(floats(in, books * length));
         in.readInt();
         in.readInt();
         in.readInt();
         skipLengths(in);
-        offsets = new float[books];
-        precisions = turned(gaussians(floats(in, books * length)));
+        precisions = rows(floats(in, books * length));
+        offsets = new float[streams][count * densities];
+        prepareGaussians();
         weights = floats(in, count * STATES * streams * densities);
         prepareWeights();
         transitions = floats(in, count * STATES * (STATES + 1));
@@ -96,18 +101,26 @@ final class AcousticModel {
         return out;
     }
 
-    /** Variances as what distances are weighed with. */
-    private float[] gaussians(float[] variances) {
-        for (int b = 0; b < offsets.length; b++) {
-            double log = 0;
-            for (int i = b * length; i < (b + 1) * length; i++) {
-                float variance = Math.max(LEAST_VARIANCE, variances[i]);
-                log += Math.log(2 * Math.PI * variance);
-                variances[i] = 0.5f / variance;
-            }
-            offsets[b] = (float) (-0.5 * log);
+    /** A row for each value of a feature, with that value of all Gaussians: loops along it are done many at a time. */
+    private float[][] rows(float[] values) {
+        float[][] out = new float[streams * length][phones.length * densities];
+        for (int i = 0; i < values.length; i++) {
+            int book = i / (densities * length);
+            int row = book % streams * length + i % length;
+            out[row][book / streams * densities + i / length % densities] = values[i];
         }
-        return variances;
+        return out;
+    }
+
+    /** Variances as what distances are weighed with. */
+    private void prepareGaussians() {
+        for (int row = 0; row < precisions.length; row++) {
+            for (int d = 0; d < precisions[row].length; d++) {
+                float variance = Math.max(LEAST_VARIANCE, precisions[row][d]);
+                offsets[row / length][d] -= (float) (0.5 * Math.log(2 * Math.PI * variance));
+                precisions[row][d] = 0.5f / variance;
+            }
+        }
     }
 
     private void prepareWeights() {
@@ -157,31 +170,71 @@ final class AcousticModel {
         return filler[phone];
     }
 
+    boolean isVowel(int phone) {
+        return vowel[phone];
+    }
+
     /** The logarithm of how likely it is to go from a part of a phone to another; to part 3 is to leave it. */
     float transition(int phone, int from, int to) {
         return transitions[(phone * STATES + from) * (STATES + 1) + to];
     }
 
-    /** Listens to one moment after the other. Not for several threads. */
+    /** The means of all Gaussians as a voice says them. */
+    float[][] meansOf(Voice voice) {
+        float[][] out = new float[means.length][];
+        for (int row = 0; row < means.length; row++) {
+            out[row] = means[row].clone();
+            for (int d = 0; d < out[row].length; d++) {
+                out[row][d] += voice.shift(d / densities)[row];
+            }
+        }
+        return out;
+    }
+
+    /** Listens to a voice, one moment after the other. Not for several threads. */
     final class Listener {
 
         private final float[] near = new float[NEAREST];
         private final int[] which = new int[NEAREST];
-        private final float[] likely = new float[densities];
+        private final float[][] likely = new float[streams][phones.length * densities];
+        private final float[][] expected;
+
+        /** @param expected the means of the voice */
+        Listener(float[][] expected) {
+            this.expected = expected;
+        }
 
         /**
-         * The logarithms of how likely the parts of all phones sound so.
+         * The logarithms of how likely the parts of all phones sound like a moment.
          *
          * @param feature three streams of 13 values
-         * @param out 3 x phones values
+         * @param out 3 x phones values from a place on
          */
-        void score(float[] feature, float[] out) {
+        void score(float[] feature, float[] out, int at) {
+            compare(feature);
             for (int phone = 0; phone < phones.length; phone++) {
-                Arrays.fill(out, phone * STATES, (phone + 1) * STATES, 0);
+                Arrays.fill(out, at + phone * STATES, at + (phone + 1) * STATES, 0);
                 for (int stream = 0; stream < streams; stream++) {
-                    nearest(feature, phone, stream);
+                    nearest(phone, stream);
                     for (int state = 0; state < STATES; state++) {
-                        out[phone * STATES + state] += mixed(((phone * STATES + state) * streams + stream) * densities);
+                        out[at + phone * STATES + state] +=
+                                mixed(((phone * STATES + state) * streams + stream) * densities);
+                    }
+                }
+            }
+        }
+
+        /** Adds to sums how far a feature lies from where the model, not the voice, expects parts of phones. */
+        void addDistance(float[] feature, int phone, int state, double[] sum) {
+            compare(feature);
+            for (int stream = 0; stream < streams; stream++) {
+                nearest(phone, stream);
+                int weight = ((phone * STATES + state) * streams + stream) * densities;
+                float all = mixed(weight);
+                for (int k = 0; k < NEAREST; k++) {
+                    double share = Math.exp(near[k] + weights[weight + which[k]] - all);
+                    for (int row = stream * length; row < (stream + 1) * length; row++) {
+                        sum[row] += share * (feature[row] - means[row][phone * densities + which[k]]);
                     }
                 }
             }
@@ -200,46 +253,43 @@ final class AcousticModel {
             return best + (float) Math.log(sum);
         }
 
-        /** The most likely Gaussians of a code book. */
-        private void nearest(float[] feature, int phone, int stream) {
-            int book = phone * streams + stream;
-            System.arraycopy(offsets, book * densities, likely, 0, densities);
-            for (int i = 0; i < length; i++) {
-                subtract(likely, feature[stream * length + i], (book * length + i) * densities);
+        private void compare(float[] feature) {
+            for (int row = 0; row < expected.length; row++) {
+                float[] all = likely[row / length];
+                if (row % length == 0) {
+                    System.arraycopy(offsets[row / length], 0, all, 0, all.length);
+                }
+                subtract(all, feature[row], expected[row], precisions[row]);
             }
+        }
+
+        /** The most likely Gaussians of a code book. */
+        private void nearest(int phone, int stream) {
             Arrays.fill(near, Float.NEGATIVE_INFINITY);
-            for (int d = 0; d < densities; d++) {
-                float log = likely[d];
-                if (log > near[NEAREST - 1]) {
+            float[] logs = likely[stream];
+            float least = Float.NEGATIVE_INFINITY;
+            int end = (phone + 1) * densities;
+            for (int at = phone * densities; at < end; at++) {
+                if (logs[at] > least) {
                     int k = NEAREST - 1;
-                    while (k > 0 && near[k - 1] < log) {
+                    while (k > 0 && near[k - 1] < logs[at]) {
                         near[k] = near[k - 1];
                         which[k] = which[k - 1];
                         k--;
                     }
-                    near[k] = log;
-                    which[k] = d;
+                    near[k] = logs[at];
+                    which[k] = at - phone * densities;
+                    least = near[NEAREST - 1];
                 }
-            }
-        }
-
-        /** One value's share for all Gaussians of a book: a loop that the compiler does eight at a time. */
-        private void subtract(float[] from, float value, int at) {
-            for (int d = 0; d < from.length; d++) {
-                float away = value - means[at + d];
-                from[d] -= away * away * precisions[at + d];
             }
         }
     }
 
-    /** Laid out so that one value of all Gaussians of a book lies together. */
-    private float[] turned(float[] values) {
-        float[] out = new float[values.length];
-        for (int i = 0; i < values.length; i++) {
-            int book = i / (densities * length);
-            int density = i / length % densities;
-            out[(book * length + i % length) * densities + density] = values[i];
+    /** One value's share for all Gaussians. Rows of their own, without an offset, are what the compiler does many at a time. */
+    private static void subtract(float[] from, float value, float[] means, float[] precisions) {
+        for (int d = 0; d < from.length; d++) {
+            float away = value - means[d];
+            from[d] -= away * away * precisions[d];
         }
-        return out;
     }
 }

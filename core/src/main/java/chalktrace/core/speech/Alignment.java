@@ -1,5 +1,6 @@
 package chalktrace.core.speech;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -8,8 +9,9 @@ import java.util.List;
  * @param words one for each of the script, in its order
  * @param extra speech that the script does not have: said again, or made up
  * @param warp how the voice was heard: above 1 for one higher than most
+ * @param believed whether all that was found is much likelier than the same words in other orders
  */
-public record Alignment(List<AlignedWord> words, List<Extra> extra, double warp) {
+public record Alignment(List<AlignedWord> words, List<Extra> extra, double warp, boolean believed) {
 
     /** Below this the script as a whole is probably not what is said. */
     public static final double LEAST_SURENESS = 0.6;
@@ -36,6 +38,22 @@ public record Alignment(List<AlignedWord> words, List<Extra> extra, double warp)
 
     /** Whether the recording is of this script. */
     public boolean fits() {
-        return sureness() >= LEAST_SURENESS;
+        return believed || sureness() >= LEAST_SURENESS;
+    }
+
+    /** The words that are not in the recording, as the rows that they stand in. */
+    public List<List<AlignedWord>> missing() {
+        List<List<AlignedWord>> out = new ArrayList<>();
+        boolean heardBefore = true;
+        for (AlignedWord word : words) {
+            if (!word.heard()) {
+                if (heardBefore) {
+                    out.add(new ArrayList<>());
+                }
+                out.get(out.size() - 1).add(word);
+            }
+            heardBefore = word.heard();
+        }
+        return out;
     }
 }

@@ -26,6 +26,9 @@ final class ForcedPath {
     private static final float OTHER_SPEECH = -40;
     private static final float MISSING = -60;
 
+    /** How likely it is that a script was spoken from a word on only, or up to one. */
+    private static final float PART_ONLY = -100;
+
     /** Other speech is as likely as the best phone of each moment, less this. */
     private static final float OTHER_SPEECH_EACH = 5f;
 
@@ -68,10 +71,14 @@ final class ForcedPath {
             afterWord[block] = beforeWord[block - 1] + MISSING;
             beforeWord[block] = afterWord[block] + NO_PAUSE;
         }
+        for (int block = 1; block < graph.blocks() - 1 && graph.partOnly(); block++) {
+            afterWord[block] = PART_ONLY;
+            beforeWord[block] = PART_ONLY + NO_PAUSE;
+        }
         Arrays.fill(afterWordChain, Chain.END);
         Arrays.fill(beforeWordChain, Chain.END);
         Arrays.fill(chains, Chain.END);
-        lastBlock = graph.mayBeMissing(0) ? reach(0) : 0;
+        lastBlock = graph.partOnly() ? graph.blocks() - 1 : graph.mayBeMissing(0) ? reach(0) : 0;
     }
 
     /** Entries into units: what was entered when, at which likelihood, and from where. */
@@ -291,7 +298,7 @@ final class ForcedPath {
 
     /** The most likely way through all words; none when there were too few moments for them. */
     Optional<List<Step>> path() {
-        int end = graph.blocks() - 1;
+        int end = graph.partOnly() ? likeliestEnd() : graph.blocks() - 1;
         if (lastBlock < end || Math.max(beforeWord[end], afterWord[end]) == NONE) {
             return Optional.empty();
         }
@@ -306,5 +313,16 @@ final class ForcedPath {
         }
         Collections.reverse(out);
         return Optional.of(out);
+    }
+
+    private int likeliestEnd() {
+        int best = graph.blocks() - 1;
+        for (int block = firstBlock; block <= Math.min(lastBlock, graph.blocks() - 2); block++) {
+            if (Math.max(beforeWord[block], afterWord[block]) + PART_ONLY
+                    > Math.max(beforeWord[best], afterWord[best]) + (best < graph.blocks() - 1 ? PART_ONLY : 0)) {
+                best = block;
+            }
+        }
+        return best;
     }
 }

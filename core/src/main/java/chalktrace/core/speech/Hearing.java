@@ -1,10 +1,12 @@
 package chalktrace.core.speech;
 
 import chalktrace.core.sound.PcmBuffer;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.function.DoublePredicate;
+import java.util.stream.IntStream;
 
 /** A stretch of sound as the acoustic model hears it, with the voice's pitch taken into account. */
 final class Hearing {
@@ -21,17 +23,36 @@ final class Hearing {
     /** A window is heard a little after its start; found with synthesised lines of known times. */
     private static final double OFFSET_SECONDS = 0.004;
 
+    /** So many moments are listened to at once, in parts that several threads share. */
+    private static final int BLOCK_MOMENTS = 500;
+
+    private static final int PART_MOMENTS = 50;
+
+    /** What was heard of up to ten minutes is kept, as the same moments are asked for again: 30 MB. */
+    private static final int MOST_BLOCKS_KEPT = 120;
+
     private final AcousticModel model = AcousticModel.shipped();
-    private final AcousticModel.Listener listener = model.new Listener();
-    private final float[] feature = new float[CepstralFrontEnd.FEATURES];
     private final float[] cepstra;
     private final double fromSeconds;
     private final double warp;
+    private final float[][] expected;
+    private final float[][] blocks;
 
-    private Hearing(float[] cepstra, double fromSeconds, double warp) {
+    private Hearing(float[] cepstra, double fromSeconds, double warp, Voice voice) {
         this.cepstra = cepstra;
         this.fromSeconds = fromSeconds;
         this.warp = warp;
+        expected = model.meansOf(voice);
+        blocks = new float[moments() / BLOCK_MOMENTS + 1][];
+    }
+
+    /** The same sound, taken as spoken by another voice. */
+    Hearing as(Voice other) {
+        return new Hearing(cepstra, fromSeconds, warp, other);
+    }
+
+    AcousticModel.Listener listener() {
+        return model.new Listener(expected);
     }
 
     /** @param progress is told 0 to 1, and says whether to go on */
@@ -44,7 +65,7 @@ final class Hearing {
         while (at + step >= 0 && at + step < WARPS.length && judge.of(at + step) > judge.of(at)) {
             at += step;
         }
-        return new Hearing(CepstralFrontEnd.cepstra(sound, WARPS[at], fromSeconds, toSeconds), fromSeconds, WARPS[at]);
+        return of(CepstralFrontEnd.cepstra(sound, WARPS[at], fromSeconds, toSeconds), fromSeconds, WARPS[at]);
     }
 
     /** How likely a stretch of sound is with each warp, each worked out once. */
@@ -63,17 +84,26 @@ final class Hearing {
         double of(int warp) {
             return known.computeIfAbsent(warp, w -> {
                 goOn(progress, known.size() / (double) WARPS.length);
-                return new Hearing(
+                return Hearing.of(
                                 CepstralFrontEnd.cepstra(sound, WARPS[w], stretch[0], stretch[1]), stretch[0], WARPS[w])
                         .likelihood();
             });
         }
     }
 
+    private static Hearing of(float[] cepstra, double fromSeconds, double warp) {
+        return new Hearing(cepstra, fromSeconds, warp, Voice.OF_THE_MODEL);
+    }
+
     static void goOn(DoublePredicate progress, double done) {
         if (!progress.test(done)) {
             throw new CancellationException();
         }
+    }
+
+    /** Progress of a part of the whole, which goes from one share of it to another. */
+    static DoublePredicate part(DoublePredicate whole, double from, double to) {
+        return done -> whole.test(from + (to - from) * done);
     }
 
     /** The ten seconds with the most sound in them. */
@@ -120,10 +150,38 @@ final class Hearing {
         return model;
     }
 
-    /** How likely each part of each phone is at a moment. */
+    /** A moment's features as they sound, whoever speaks. */
+    void feature(int moment, float[] out) {
+        CepstralFrontEnd.features(cepstra, moment, out);
+    }
+
+    /** How likely each part of each phone is at a moment. Not for several threads. */
     void hear(int moment, float[] out) {
-        CepstralFrontEnd.features(cepstra, moment, feature);
-        listener.score(feature, out);
+        int block = moment / BLOCK_MOMENTS;
+        if (blocks[block] == null) {
+            if (blocks.length > MOST_BLOCKS_KEPT) {
+                Arrays.fill(blocks, null);
+            }
+            blocks[block] = listen(block * BLOCK_MOMENTS, Math.min(moments(), (block + 1) * BLOCK_MOMENTS));
+        }
+        System.arraycopy(blocks[block], moment % BLOCK_MOMENTS * out.length, out, 0, out.length);
+    }
+
+    private float[] listen(int from, int to) {
+        int each = model.phones() * AcousticModel.STATES;
+        float[] out = new float[(to - from) * each];
+        IntStream.range(0, (to - from + PART_MOMENTS - 1) / PART_MOMENTS)
+                .parallel()
+                .forEach(part -> {
+                    AcousticModel.Listener listener = listener();
+                    float[] feature = new float[CepstralFrontEnd.FEATURES];
+                    int end = Math.min(to, from + (part + 1) * PART_MOMENTS);
+                    for (int t = from + part * PART_MOMENTS; t < end; t++) {
+                        feature(t, feature);
+                        listener.score(feature, out, (t - from) * each);
+                    }
+                });
+        return out;
     }
 
     /** When a moment is, in seconds from the sound's first sample. */

@@ -27,15 +27,13 @@ final class WordGraph {
 
     private final List<Unit> units = new ArrayList<>();
     private final int[] starts;
-    private final boolean[] mayBeMissing;
+    private final Leeway leeway;
 
     /**
      * @param ways the pronunciations of each word
-     * @param otherSpeech before which words, and after the last, something else may be said
-     * @param mayBeMissing which words may not be said at all
      */
-    WordGraph(AcousticModel model, List<List<List<String>>> ways, boolean[] otherSpeech, boolean[] mayBeMissing) {
-        this.mayBeMissing = mayBeMissing;
+    WordGraph(AcousticModel model, List<List<List<String>>> ways, Leeway leeway) {
+        this.leeway = leeway;
         starts = new int[ways.size() + 2];
         int silence = model.phone("SIL");
         for (int block = 0; block <= ways.size(); block++) {
@@ -45,7 +43,7 @@ final class WordGraph {
                     units.add(new Unit(Kind.PAUSE, phone, block, false, false));
                 }
             }
-            if (otherSpeech[block]) {
+            if (leeway.otherSpeech()[block]) {
                 units.add(new Unit(Kind.OTHER_SPEECH, silence, block, false, false));
             }
             if (block < ways.size()) {
@@ -77,7 +75,11 @@ final class WordGraph {
         return starts[block];
     }
 
+    boolean partOnly() {
+        return leeway.partOnly();
+    }
+
     boolean mayBeMissing(int block) {
-        return mayBeMissing[block];
+        return leeway.mayBeMissing()[block];
     }
 }

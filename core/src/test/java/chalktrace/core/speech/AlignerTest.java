@@ -93,6 +93,49 @@ class AlignerTest {
     }
 
     @Test
+    void anAccentIsLearntFromTheLineItself() {
+        Alignment found = align(SpokenLines.sound("scottish"), SpokenLines.script("scottish"));
+        assertThat(found.fits()).isTrue();
+        assertStartInPlace(found.words(), SpokenLines.words("scottish"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"line1-kal", "line3-slt"})
+    void aVoiceThatAnyScriptCouldMakeUpIsNotBelieved(String other) {
+        Alignment found = align(SpokenLines.sound("scottish"), List.copyOf(SpokenLines.script(other)));
+        assertThat(found.believed()).isFalse();
+        assertThat(found.fits()).isFalse();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"scottish", "line1-kal"})
+    void ofAScriptThatIsSpokenInPartTheRestIsOneGapAtEitherEnd(String line) {
+        List<String> before = SpokenLines.script("line3-slt").subList(0, 12);
+        List<String> after = SpokenLines.script("line3-slt").subList(12, 24);
+        List<String> script = new ArrayList<>(before);
+        script.addAll(SpokenLines.script(line));
+        script.addAll(after);
+        Alignment found = align(SpokenLines.sound(line), script);
+        assertThat(found.missing())
+                .extracting(row -> row.stream().map(AlignedWord::text).toList())
+                .containsExactly(before, after);
+        assertStartInPlace(found.words().subList(before.size(), script.size() - after.size()), SpokenLines.words(line));
+        assertThat(found.fits()).isTrue();
+    }
+
+    /** Half a frame more than a frame, as a stop after a pause starts where one likes; and but for one word in ten. */
+    private static void assertStartInPlace(List<AlignedWord> words, List<SpokenLines.Said> truth) {
+        assertThat(words).hasSameSizeAs(truth);
+        List<String> off = IntStream.range(0, truth.size())
+                .filter(i -> Math.abs(
+                                words.get(i).startSeconds() - truth.get(i).startSeconds())
+                        > 1.5 * FRAME)
+                .mapToObj(i -> truth.get(i).text())
+                .toList();
+        assertThat(off).hasSizeLessThanOrEqualTo(truth.size() / 10);
+    }
+
+    @Test
     void aPinnedWordStaysAndTheOthersAreFoundAroundIt() {
         List<SpokenLines.Said> truth = SpokenLines.words("line1-kal");
         SpokenLines.Said looks = truth.get(7);

@@ -16,7 +16,8 @@ import javax.sound.sampled.UnsupportedAudioFileException;
 
 /**
  * Lines spoken by synthetic voices, with the true times that the synthesiser told. Made by benchmarks/voice/speak-lines.sh
- * with Debian's festival and its voices kal_diphone and cmu_us_slt_arctic_hts, and brought to 16 kHz.
+ * with Debian's festival and its voices kal_diphone and cmu_us_slt_arctic_hts, and by speak-accents.py with espeak-ng, and
+ * brought to 16 kHz.
  */
 public final class SpokenLines {
 
