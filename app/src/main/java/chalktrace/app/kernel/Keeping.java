@@ -94,12 +94,12 @@ public final class Keeping {
         thread.execute(this::keep);
     }
 
-    /** It was saved into its own file like this. */
-    void saved(Shot shot) {
+    /** It was saved into its own file like this, and has come to be as it is now meanwhile. */
+    void saved(Shot shot, Shot now) {
         thread.execute(() -> {
             inTheFile = shot;
             if (prepare()) {
-                attempt(() -> journal.saved(shot));
+                attempt(() -> journal.saved(shot, now));
             }
         });
     }

@@ -320,7 +320,7 @@ public final class Shelf {
         List<Path> held = outside.folders();
         restored.clear();
         if (sameFile) {
-            keeping.saved(shot);
+            keeping.saved(shot, document.shot());
         } else {
             keeping.moved(inTheFile -> Journal.of(target, inTheFile, unsavedFolder), shot, document.shot());
         }

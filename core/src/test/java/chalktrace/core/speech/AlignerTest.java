@@ -127,9 +127,7 @@ class AlignerTest {
     private static void assertStartInPlace(List<AlignedWord> words, List<SpokenLines.Said> truth) {
         assertThat(words).hasSameSizeAs(truth);
         List<String> off = IntStream.range(0, truth.size())
-                .filter(i -> Math.abs(
-                                words.get(i).startSeconds() - truth.get(i).startSeconds())
-                        > 1.5 * FRAME)
+                .filter(i -> Math.abs(words.get(i).startSeconds() - truth.get(i).startSeconds()) > 1.5 * FRAME)
                 .mapToObj(i -> truth.get(i).text())
                 .toList();
         assertThat(off).hasSizeLessThanOrEqualTo(truth.size() / 10);

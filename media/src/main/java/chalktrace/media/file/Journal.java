@@ -11,7 +11,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -137,7 +139,8 @@ public final class Journal implements AutoCloseable {
 
     /** The folder in which sessions of a shot file are kept. */
     static Path parent(Path shotFile) {
-        return shotFile.toAbsolutePath().resolveSibling("." + shotFile.getFileName() + RECOVERY);
+        Path real = WholeFiles.real(shotFile);
+        return real.resolveSibling("." + real.getFileName() + RECOVERY);
     }
 
     private static Path newFolder(Path parent) {
@@ -158,7 +161,7 @@ public final class Journal implements AutoCloseable {
         WholeFiles.forceFolder(parent);
         WholeFiles.forceFolder(parent.getParent());
         try {
-            journal.begin();
+            journal.begin(journal.last, journal.last);
         } catch (IOException e) {
             journal.discard();
             throw e;
@@ -166,21 +169,24 @@ public final class Journal implements AutoCloseable {
         return journal;
     }
 
-    /** Links the file as it is now, starts an empty journal on it, and only then names both in the session's document. */
-    private void begin() throws IOException {
+    /**
+     * Copies the file as it is now, starts a journal on it that holds what came since, and only when both are on the disk names them in
+     * the session's document: until then what was kept before counts. A link would change with what others write into the file.
+     */
+    private void begin(Optional<Shot> inTheFile, Optional<Shot> now) throws IOException {
         dropFolding();
         int next = generation + 1;
         if (shotFile.isPresent()) {
-            Path base = folder.resolve("base-" + next);
-            Files.deleteIfExists(base);
-            try {
-                Files.createLink(base, shotFile.get().toRealPath());
-            } catch (UnsupportedOperationException | IOException e) {
-                WholeFiles.copy(shotFile.get(), base);
-            }
+            WholeFiles.copy(shotFile.get(), folder.resolve("base-" + next));
         }
-        FileChannel fresh = append(folder.resolve("journal-" + next));
+        boolean isSaved = inTheFile.isEmpty() || inTheFile.get() == now.get();
+        Records since = isSaved ? Records.NONE : Records.of(ShotParts.changed(inTheFile, now.get(), path()), false);
+        Path journal = folder.resolve("journal-" + next);
+        // One of an attempt that failed would be added to.
+        Files.deleteIfExists(journal);
+        FileChannel fresh = append(journal);
         try {
+            write(fresh, since.all);
             disk.force(fresh);
             WholeFiles.forceFolder(folder);
             name(next);
@@ -192,14 +198,54 @@ public final class Journal implements AutoCloseable {
             channel.close();
         }
         channel = fresh;
-        end = 0;
+        end = since.all.length;
         counting = 0;
         lengths.clear();
-        saved = true;
+        count(since);
+        saved = isSaved;
+        last = now;
         int old = generation;
         generation = next;
         Files.deleteIfExists(folder.resolve("journal-" + old));
         Files.deleteIfExists(folder.resolve("base-" + old));
+    }
+
+    /**
+     * What a journal holds of changed parts.
+     *
+     * @param lengths of each part's record
+     * @param all of them, and the one that makes them count
+     */
+    private record Records(Map<String, Integer> lengths, byte[] all) {
+
+        static final Records NONE = new Records(Map.of(), new byte[0]);
+
+        static Records of(Map<String, Optional<byte[]>> changed, boolean isSaved) {
+            int bytes = 0;
+            Map<String, Integer> lengths = new HashMap<>();
+            List<byte[]> records = new ArrayList<>();
+            for (Map.Entry<String, Optional<byte[]>> part : changed.entrySet()) {
+                byte[] record = JournalRecords.record(
+                        part.getValue().isPresent() ? JournalRecords.Kind.PART : JournalRecords.Kind.GONE,
+                        part.getKey(),
+                        part.getValue().orElse(new byte[0]));
+                records.add(record);
+                lengths.put(part.getKey(), record.length);
+                bytes = Math.addExact(bytes, record.length);
+            }
+            byte[] commit = JournalRecords.record(
+                    isSaved ? JournalRecords.Kind.SAVED : JournalRecords.Kind.COMMIT, "", new byte[0]);
+            ByteBuffer all = ByteBuffer.allocate(Math.addExact(bytes, commit.length));
+            records.forEach(all::put);
+            return new Records(lengths, all.put(commit).array());
+        }
+    }
+
+    private void count(Records records) {
+        records.lengths.forEach((key, length) -> {
+            Integer before = lengths.put(key, length);
+            counting += length - (before == null ? 0 : before);
+        });
     }
 
     private void name(int number) throws IOException {
@@ -231,26 +277,9 @@ public final class Journal implements AutoCloseable {
         if (isSaved == saved && (last.isEmpty() || last.get() == shot)) {
             return;
         }
-        Map<String, Optional<byte[]>> changed = ShotParts.changed(last, shot, path());
-        int bytes = 0;
-        Map<String, byte[]> records = new HashMap<>();
-        for (Map.Entry<String, Optional<byte[]>> part : changed.entrySet()) {
-            byte[] record = JournalRecords.record(
-                    part.getValue().isPresent() ? JournalRecords.Kind.PART : JournalRecords.Kind.GONE,
-                    part.getKey(),
-                    part.getValue().orElse(new byte[0]));
-            records.put(part.getKey(), record);
-            bytes = Math.addExact(bytes, record.length);
-        }
-        byte[] commit = JournalRecords.record(
-                isSaved ? JournalRecords.Kind.SAVED : JournalRecords.Kind.COMMIT, "", new byte[0]);
-        ByteBuffer all = ByteBuffer.allocate(Math.addExact(bytes, commit.length));
-        records.values().forEach(all::put);
-        append(all.put(commit).array());
-        records.forEach((key, record) -> {
-            Integer before = lengths.put(key, record.length);
-            counting += record.length - (before == null ? 0 : before);
-        });
+        Records records = Records.of(ShotParts.changed(last, shot, path()), isSaved);
+        append(records.all);
+        count(records);
         last = Optional.of(shot);
         saved = isSaved;
         if (folding != null && folding.isDone()) {
@@ -262,10 +291,15 @@ public final class Journal implements AutoCloseable {
         }
     }
 
-    /** The shot was saved like this: from now on the file is what changes are changes of. */
-    public void saved(Shot shot) throws IOException {
-        begin();
-        last = Optional.of(shot);
+    /**
+     * The file was saved: from now on it is what changes are changes of. What came since it began to be saved is on the disk before
+     * what was kept until now goes.
+     *
+     * @param shot as it stands in the file
+     * @param now as it is by now
+     */
+    public void saved(Shot shot, Shot now) throws IOException {
+        begin(Optional.of(shot), Optional.of(now));
     }
 
     private void append(byte[] bytes) throws IOException {

@@ -24,7 +24,10 @@ import java.util.Collection;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A shot in its file: a ZIP of one JSON document and an SVG for each drawing. The object stays with the open document: it
@@ -37,6 +40,12 @@ public final class ShotFile {
     public static final String ENDING = ".chalk";
 
     static final String DOCUMENT = "shot.json";
+
+    private static final String SAVING = ".saving";
+    private static final int UUID_LENGTH = 36;
+
+    /** The temporary files of saves that run. */
+    private static final Set<Path> BEING_WRITTEN = ConcurrentHashMap.newKeySet();
 
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
 
@@ -118,12 +127,11 @@ public final class ShotFile {
         Map<Path, ContentMark> found = MediaMarks.of(shot.mediaFiles(), marks, unread);
         MediaMarks.write(found, root, path -> MediaPaths.toFile(path, target));
         UnknownFields.carry(lastRead, root);
-        Path place = target;
-        Path temporary = saving(target);
+        // A link stays a link: what it leads to is written.
+        Path place = WholeFiles.real(target);
+        Path temporary = saving(place);
+        BEING_WRITTEN.add(temporary);
         try {
-            // A link stays a link: what it leads to is written.
-            place = Files.exists(target) ? target.toRealPath() : target;
-            temporary = saving(place);
             requireWritable(place);
             try (OutputStream out = opener.open(temporary)) {
                 packed.write(shot, JSON.writeValueAsBytes(root), out);
@@ -138,6 +146,8 @@ public final class ShotFile {
                     "The file that was there before is whole, and the open shot is as it was: free some space, or save"
                             + " it somewhere else.",
                     e);
+        } finally {
+            BEING_WRITTEN.remove(temporary);
         }
         lastRead = root;
         marks = found;
@@ -197,17 +207,28 @@ public final class ShotFile {
         unread = unread.stream().filter(file -> !media.contains(file)).collect(Collectors.toUnmodifiableSet());
     }
 
+    /** A name of its own: two saves into one file must not write into each other. */
     private static Path saving(Path place) {
-        return place.resolveSibling("." + place.getFileName() + ".saving");
+        return place.resolveSibling("." + place.getFileName() + "." + UUID.randomUUID() + SAVING);
     }
 
-    /** Removes what a save that was cut short left beside a shot. */
+    /** Removes what saves that were cut short left beside a shot; those of this program that still run keep theirs. */
     public static void tidy(Path shot) {
-        try {
-            discard(saving(shot.toRealPath()));
+        Path real = WholeFiles.real(shot);
+        try (Stream<Path> beside = Files.list(real.getParent())) {
+            beside.filter(file -> isSaving(file, real) && !BEING_WRITTEN.contains(file))
+                    .forEach(ShotFile::discard);
         } catch (IOException e) {
-            // It is hidden, and harms nobody.
+            // They are hidden, and harm nobody.
         }
+    }
+
+    private static boolean isSaving(Path file, Path shot) {
+        String name = file.getFileName().toString();
+        String before = "." + shot.getFileName() + ".";
+        return name.startsWith(before)
+                && name.endsWith(SAVING)
+                && name.length() == before.length() + UUID_LENGTH + SAVING.length();
     }
 
     private static void requireWritable(Path place) throws IOException {

@@ -91,7 +91,8 @@ public final class ShotLock implements AutoCloseable {
     }
 
     private static Path lockOf(Path shot) {
-        return shot.toAbsolutePath().resolveSibling("." + shot.getFileName() + ".open");
+        Path real = WholeFiles.real(shot);
+        return real.resolveSibling("." + real.getFileName() + ".open");
     }
 
     @Override

@@ -24,6 +24,15 @@ final class WholeFiles {
         forceFolder(target.toAbsolutePath().getParent());
     }
 
+    /** Where a file really lies, whatever links lead to it; one that is not there yet, where it is to be. */
+    static Path real(Path file) {
+        try {
+            return file.toRealPath();
+        } catch (IOException e) {
+            return file.toAbsolutePath();
+        }
+    }
+
     /** Copies a file, and forces the copy. */
     static void copy(Path from, Path to) throws IOException {
         try (FileChannel copied = FileChannel.open(

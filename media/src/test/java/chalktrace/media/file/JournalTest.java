@@ -239,13 +239,96 @@ class JournalTest {
         Shot after = saved.withMarks(List.of());
         journal.keep(saved, false);
         ShotFile.fresh().save(saved, file);
-        journal.saved(saved);
+        journal.saved(saved, saved);
         assertThat(Files.size(journal.folder().resolve("journal-2"))).isZero();
         journal.keep(after, false);
         assertThat(left(journal.folder()).recover().shot()).isEqualTo(after);
         journal.keep(saved, true);
         journal.close();
         assertThat(Leftover.of(file, otherwise)).isEmpty();
+    }
+
+    @Test
+    void cutAnywhereInASaveWhatCameMeanwhileStaysKept() throws Exception {
+        for (int cut = 0; ; cut++) {
+            CutDisk disk = new CutDisk();
+            Journal journal = Journal.of(disk, file, opened, otherwise);
+            Shot saved = opened.withName("saved " + cut);
+            Shot now = saved.withMarks(List.of(new Mark(3, Mark.Kind.KEY)));
+            journal.keep(saved, false);
+            ShotFile.fresh().save(saved, file);
+            journal.keep(now, false);
+            disk.left = cut;
+            boolean whole = true;
+            try {
+                journal.saved(saved, now);
+            } catch (IOException e) {
+                whole = false;
+            }
+            assertThat(left(journal.folder()).recover().shot())
+                    .as("cut at operation " + cut)
+                    .isEqualTo(now);
+            if (!whole) {
+                // The program was not cut after all, the disk is there again: what comes next is kept, and so is
+                // another save.
+                disk.left = Integer.MAX_VALUE;
+                Shot later = now.withName("later " + cut);
+                journal.keep(later, false);
+                assertThat(left(journal.folder()).recover().shot()).isEqualTo(later);
+                journal.saved(saved, later);
+                assertThat(left(journal.folder()).recover().shot()).isEqualTo(later);
+            }
+            journal.discard();
+            if (whole) {
+                assertThat(cut).isGreaterThan(1);
+                return;
+            }
+        }
+    }
+
+    /** Writes half of what it is given and then nothing more, or forces nothing, after so many operations. */
+    private static final class CutDisk implements Journal.Disk {
+        private int left = Integer.MAX_VALUE;
+
+        @Override
+        public void write(FileChannel channel, ByteBuffer bytes) throws IOException {
+            if (left-- <= 0) {
+                bytes.limit(bytes.limit() / 2);
+                channel.write(bytes);
+                throw new IOException("cut");
+            }
+            Journal.Disk.super.write(channel, bytes);
+        }
+
+        @Override
+        public void force(FileChannel channel) throws IOException {
+            if (left-- <= 0) {
+                throw new IOException("cut");
+            }
+            Journal.Disk.super.force(channel);
+        }
+    }
+
+    @Test
+    void whatAnotherProgramWritesIntoTheOpenFileDoesNotReachWhatIsKept() throws Exception {
+        Journal journal = journal();
+        Shot mine = opened.withName("mine");
+        journal.keep(mine, false);
+        Files.write(file, new byte[0]);
+        assertThat(left(journal.folder()).recover().shot()).isEqualTo(mine);
+        journal.close();
+    }
+
+    @Test
+    void whatWasKeptOfAFileIsFoundThroughALinkToIt() throws Exception {
+        Path link = Files.createSymbolicLink(
+                Files.createDirectory(folder.resolve("links")).resolve("link.chalk"), file);
+        Journal journal = Journal.of(link, opened, otherwise);
+        journal.keep(opened.withName("mine"), false);
+        end(journal.folder());
+        assertThat(Leftover.of(file, otherwise)).hasSize(1);
+        assertThat(Leftover.of(link, otherwise)).hasSize(1);
+        journal.close();
     }
 
     @Test

@@ -1,6 +1,7 @@
 package chalktrace.media.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -12,6 +13,7 @@ import chalktrace.media.testing.FullShot;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
+import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -25,7 +27,9 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.UUID;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -350,10 +354,38 @@ class ShotFileTest {
     @Test
     void whatASaveThatWasCutShortLeftIsRemoved() throws Exception {
         Path file = saved(full());
-        Path left = Files.write(folder.resolve(".shot.chalk.saving"), new byte[9]);
+        Path left = Files.write(folder.resolve(".shot.chalk." + UUID.randomUUID() + ".saving"), new byte[9]);
+        Path ofAnother = Files.write(folder.resolve(".shot.chalk.b." + UUID.randomUUID() + ".saving"), new byte[9]);
         ShotFile.tidy(file);
         assertThat(left).doesNotExist();
+        assertThat(ofAnother).exists();
         assertThat(ShotFile.open(file).shot()).isEqualTo(full());
+    }
+
+    @Test
+    void twoSavesIntoOneFileAtTheSameTimeLeaveOneOfThemWhole() throws Exception {
+        Path file = folder.resolve("shot.chalk");
+        ShotFile second = ShotFile.fresh();
+        Shot inTheMiddle = full().withName("in the middle");
+        boolean[] begun = new boolean[1];
+        ShotFile first = ShotFile.fresh(path -> new FilterOutputStream(Files.newOutputStream(path)) {
+            @Override
+            public void write(byte[] bytes, int from, int count) throws IOException {
+                out.write(bytes, from, count);
+                if (!begun[0]) {
+                    begun[0] = true;
+                    // Another one opens the shot, which tidies beside it, and saves.
+                    ShotFile.tidy(file);
+                    assertThatCode(() -> second.save(inTheMiddle, file)).doesNotThrowAnyException();
+                }
+            }
+        });
+        first.save(full(), file);
+        assertThat(ShotFile.open(file).shot()).isEqualTo(full());
+        try (Stream<Path> beside = Files.list(folder)) {
+            assertThat(beside.filter(path -> path.toString().endsWith(".saving")))
+                    .isEmpty();
+        }
     }
 
     @Test

@@ -34,6 +34,17 @@ class ShotLockTest {
     }
 
     @Test
+    void aLinkToAShotHasTheLockOfTheShot() throws Exception {
+        Path link = Files.createSymbolicLink(
+                Files.createDirectory(folder.resolve("links")).resolve("link.chalk"), shot);
+        ShotLock mine = ShotLock.take(link).lock().orElseThrow();
+        assertThat(lock).exists();
+        assertThat(ShotLock.take(shot).holder()).isPresent();
+        mine.close();
+        assertThat(lock).doesNotExist();
+    }
+
+    @Test
     void whoLostALockDoesNotCloseThatOfAnother() {
         ShotLock first = ShotLock.take(shot).lock().orElseThrow();
         ShotLock second = ShotLock.takeOver(shot).lock().orElseThrow();

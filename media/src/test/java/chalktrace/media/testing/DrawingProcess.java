@@ -31,8 +31,13 @@ public final class DrawingProcess {
                     return;
                 }
                 if (i % SAVES_EVERY == 0) {
-                    opened.file().save(shot, file);
-                    journal.saved(shot);
+                    // A stroke is drawn and kept while the shot is saved.
+                    Shot saved = shot;
+                    opened.file().save(saved, file);
+                    shot = drawn(shot, ++i);
+                    journal.keep(shot, false);
+                    System.out.println("kept " + i);
+                    journal.saved(saved, shot);
                 }
             }
         }

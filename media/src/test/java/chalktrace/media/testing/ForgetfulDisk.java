@@ -38,12 +38,8 @@ public final class ForgetfulDisk extends WrappedFileSystem {
     private final Set<Object> folders = new HashSet<>();
     private Runnable afterEachChange = () -> {};
 
-    private final boolean hasLinks;
-
-    /** @param hasLinks whether a file can have several names on it */
-    public ForgetfulDisk(long bytes, boolean hasLinks) {
+    public ForgetfulDisk(long bytes) {
         super(memory(bytes));
-        this.hasLinks = hasLinks;
         this.inner = inner();
         forceFolder(inner.getPath("/"));
     }
@@ -56,14 +52,9 @@ public final class ForgetfulDisk extends WrappedFileSystem {
                 .build());
     }
 
-    /** Hears of each change: a piece written, a file forced, moved, linked or removed. */
+    /** Hears of each change: a piece written, a file forced, moved or removed. */
     public void afterEachChange(Runnable then) {
         afterEachChange = then;
-    }
-
-    @Override
-    boolean hasLinks() {
-        return hasLinks;
     }
 
     @Override

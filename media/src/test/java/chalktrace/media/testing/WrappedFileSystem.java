@@ -49,8 +49,6 @@ abstract class WrappedFileSystem extends FileSystem {
 
     abstract void changed();
 
-    abstract boolean hasLinks();
-
     abstract FileChannel open(Path path, Set<? extends OpenOption> options, FileAttribute<?>... attributes)
             throws IOException;
 
@@ -222,15 +220,6 @@ abstract class WrappedFileSystem extends FileSystem {
         @Override
         public void createDirectory(Path folder, FileAttribute<?>... attributes) throws IOException {
             plain().createDirectory(unwrap(folder), attributes);
-            changed();
-        }
-
-        @Override
-        public void createLink(Path link, Path existing) throws IOException {
-            if (!hasLinks()) {
-                throw new UnsupportedOperationException("no links here");
-            }
-            plain().createLink(unwrap(link), unwrap(existing));
             changed();
         }
 
