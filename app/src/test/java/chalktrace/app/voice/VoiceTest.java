@@ -99,6 +99,26 @@ class VoiceTest {
     }
 
     @Test
+    void ofALongScriptThatIsSpokenInPartTheRestIsNamedByItsEnds(FxRobot robot) throws Exception {
+        bare(robot);
+        align(
+                robot,
+                "The kettle came back before the morning boat. Careful now. It's hotter than it looks. She poured"
+                        + " without a word.");
+        assertThat(shot().words()).hasSize(7);
+        for (int i = 0; i < 7; i++) {
+            assertThat(shot().words().get(i).startSeconds()).isCloseTo(trueStart(i), within(FRAME));
+        }
+        Voicing.Report report = work().voicing().reportProperty().get();
+        assertThat(report.fits()).isTrue();
+        assertThat(report.missing()).extracting(List::size).containsExactly(8, 5);
+        Label said = robot.lookup("#align-report").query();
+        assertThat(said.getText())
+                .contains("The", "boat", "8", "She", "word", "5")
+                .doesNotContain("morning");
+    }
+
+    @Test
     void aLineIsAlignedAWordPinnedAndTheRestAlignedAgain(FxRobot robot) throws Exception {
         bare(robot);
         align(robot, "Careful now. It's hotter than it looks. Goodbye.");
