@@ -2,7 +2,9 @@ package chalktrace.media.file;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
-import java.nio.file.FileAlreadyExistsException;
+import java.nio.ByteBuffer;
+import java.nio.channels.Channels;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -20,6 +22,9 @@ public final class ShotLock implements AutoCloseable {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private static final String TOKEN = "token";
+
+    /** A lock is short; what is longer is none. */
+    private static final int MOST_BYTES = 1 << 16;
 
     private final Path file;
 
@@ -46,17 +51,70 @@ public final class ShotLock implements AutoCloseable {
 
     /** Takes the lock of a shot; one that a process of this machine left behind when it ended is taken over. */
     public static Taken take(Path shot) {
-        Path file = lockOf(shot);
+        return take(lockOf(shot), false);
+    }
+
+    /** Takes the lock of a shot, whoever left it. */
+    public static Taken takeOver(Path shot) {
+        return take(lockOf(shot), true);
+    }
+
+    private static Taken take(Path file, boolean whoeverHoldsIt) {
         try {
-            return Taken.of(write(file));
-        } catch (FileAlreadyExistsException e) {
-            Optional<ProcessMark> holder = holder(file);
-            ProcessMark.State state = holder.map(ProcessMark::state).orElse(ProcessMark.State.ENDED);
-            return state == ProcessMark.State.ENDED
-                    ? takeOver(shot)
-                    : new Taken(Optional.empty(), holder.map(ProcessMark::words), state == ProcessMark.State.UNKNOWN);
+            Taken taken = attempt(file, whoeverHoldsIt);
+            while (taken.lock().isPresent() && !taken.lock().get().isMine()) {
+                // Its holder removed it just as it was opened here.
+                taken = attempt(file, whoeverHoldsIt);
+            }
+            return taken;
         } catch (IOException e) {
-            return none(e);
+            LOG.log(Level.INFO, "no lock file", e);
+            return new Taken(Optional.empty(), Optional.empty(), false);
+        }
+    }
+
+    /**
+     * Looks who holds it and writes that one does, in one step: while it is looked at no other process and no other thread can. It
+     * is written in place, so that whoever waits sees it.
+     */
+    private static synchronized Taken attempt(Path file, boolean whoeverHoldsIt) throws IOException {
+        try (FileChannel channel =
+                FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.READ, StandardOpenOption.WRITE)) {
+            lockWhereItCan(channel);
+            Optional<ProcessMark> holder =
+                    holder(Channels.newInputStream(channel).readNBytes(MOST_BYTES));
+            ProcessMark.State state = holder.map(ProcessMark::state).orElse(ProcessMark.State.ENDED);
+            if (!whoeverHoldsIt && state != ProcessMark.State.ENDED) {
+                return new Taken(Optional.empty(), holder.map(ProcessMark::words), state == ProcessMark.State.UNKNOWN);
+            }
+            String token = UUID.randomUUID().toString();
+            channel.truncate(0);
+            try {
+                channel.write(
+                        ByteBuffer.wrap(JSON.writeValueAsBytes(ProcessMark.own()
+                                .write(JSON.createObjectNode())
+                                .put(TOKEN, token)
+                                .put(
+                                        "since",
+                                        Instant.now()
+                                                .truncatedTo(ChronoUnit.SECONDS)
+                                                .toString()))),
+                        0);
+            } catch (IOException e) {
+                // An empty lock of a full disk would stay and say nothing of who left it.
+                Files.deleteIfExists(file);
+                throw e;
+            }
+            return Taken.of(new ShotLock(file, token));
+        }
+    }
+
+    /** Some network drives have no such locks; there two can still come at the same time. */
+    private static void lockWhereItCan(FileChannel channel) {
+        try {
+            channel.lock();
+        } catch (IOException | UnsupportedOperationException e) {
+            LOG.log(Level.INFO, "the drive has no locks", e);
         }
     }
 
@@ -72,22 +130,6 @@ public final class ShotLock implements AutoCloseable {
         } catch (IOException e) {
             return false;
         }
-    }
-
-    /** Takes the lock of a shot, whoever left it. */
-    public static Taken takeOver(Path shot) {
-        Path file = lockOf(shot);
-        try {
-            Files.deleteIfExists(file);
-            return Taken.of(write(file));
-        } catch (IOException e) {
-            return none(e);
-        }
-    }
-
-    private static Taken none(IOException why) {
-        LOG.log(Level.INFO, "no lock file", why);
-        return new Taken(Optional.empty(), Optional.empty(), false);
     }
 
     private static Path lockOf(Path shot) {
@@ -107,28 +149,10 @@ public final class ShotLock implements AutoCloseable {
         }
     }
 
-    private static ShotLock write(Path file) throws IOException {
-        String token = UUID.randomUUID().toString();
-        byte[] holder = JSON.writeValueAsBytes(ProcessMark.own()
-                .write(JSON.createObjectNode())
-                .put(TOKEN, token)
-                .put("since", Instant.now().truncatedTo(ChronoUnit.SECONDS).toString()));
-        try {
-            Files.write(file, holder, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
-        } catch (FileAlreadyExistsException e) {
-            throw e;
-        } catch (IOException e) {
-            // An empty lock of a full disk would stay and say nothing of who left it.
-            Files.deleteIfExists(file);
-            throw e;
-        }
-        return new ShotLock(file, token);
-    }
-
     /** Who holds the lock; nobody when it is empty or broken. */
-    private static Optional<ProcessMark> holder(Path file) {
+    private static Optional<ProcessMark> holder(byte[] written) {
         try {
-            return ProcessMark.read(JSON.readTree(Files.readAllBytes(file)));
+            return ProcessMark.read(JSON.readTree(written));
         } catch (IOException e) {
             return Optional.empty();
         }

@@ -4,7 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Queue;
+import java.util.concurrent.BrokenBarrierException;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.CyclicBarrier;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -42,6 +49,31 @@ class ShotLockTest {
         assertThat(ShotLock.take(shot).holder()).isPresent();
         mine.close();
         assertThat(lock).doesNotExist();
+    }
+
+    @RepeatedTest(100)
+    void ofSeveralWhoTakeALockThatWasLeftOneAloneHasIt() throws Exception {
+        // Left by a program that ended before it had written who it is.
+        Files.createFile(lock);
+        int several = 4;
+        CyclicBarrier together = new CyclicBarrier(several);
+        Queue<ShotLock.Taken> taken = new ConcurrentLinkedQueue<>();
+        List<Thread> threads = IntStream.range(0, several)
+                .mapToObj(i -> new Thread(() -> {
+                    try {
+                        together.await();
+                    } catch (InterruptedException | BrokenBarrierException e) {
+                        throw new IllegalStateException(e);
+                    }
+                    taken.add(ShotLock.take(shot));
+                }))
+                .toList();
+        threads.forEach(Thread::start);
+        for (Thread thread : threads) {
+            thread.join();
+        }
+        assertThat(taken).filteredOn(one -> one.lock().isPresent()).hasSize(1);
+        assertThat(taken).filteredOn(one -> one.holder().isPresent()).hasSize(several - 1);
     }
 
     @Test
