@@ -29,10 +29,13 @@ public record Alignment(List<AlignedWord> words, List<Extra> extra, double warp,
         extra = List.copyOf(extra);
     }
 
-    /** The middle one of all words' sureness. */
+    /** The middle one of all words' sureness; of a script that is believed of those that are said. */
     public double sureness() {
-        double[] all =
-                words.stream().mapToDouble(AlignedWord::sureness).sorted().toArray();
+        double[] all = words.stream()
+                .filter(word -> word.heard() || !believed)
+                .mapToDouble(AlignedWord::sureness)
+                .sorted()
+                .toArray();
         return all.length == 0 ? 0 : all[all.length / 2];
     }
 

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
+import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -25,6 +26,8 @@ public final class ShotLock implements AutoCloseable {
 
     /** A lock is short; what is longer is none. */
     private static final int MOST_BYTES = 1 << 16;
+
+    private static final int ATTEMPTS = 3;
 
     private final Path file;
 
@@ -61,16 +64,46 @@ public final class ShotLock implements AutoCloseable {
 
     private static Taken take(Path file, boolean whoeverHoldsIt) {
         try {
-            Taken taken = attempt(file, whoeverHoldsIt);
-            while (taken.lock().isPresent() && !taken.lock().get().isMine()) {
+            for (int i = 0; i < ATTEMPTS; i++) {
+                Taken taken = attempt(file, whoeverHoldsIt);
+                if (taken.lock().isEmpty() || taken.lock().get().isMine()) {
+                    return taken;
+                }
                 // Its holder removed it just as it was opened here.
-                taken = attempt(file, whoeverHoldsIt);
             }
-            return taken;
+            return none(new IOException("it is removed again and again"));
+        } catch (AccessDeniedException e) {
+            return ofAnotherUser(file, whoeverHoldsIt);
         } catch (IOException e) {
-            LOG.log(Level.INFO, "no lock file", e);
-            return new Taken(Optional.empty(), Optional.empty(), false);
+            return none(e);
         }
+    }
+
+    /** One that can't be written into can be read, and where it was left be replaced. */
+    private static Taken ofAnotherUser(Path file, boolean whoeverHoldsIt) {
+        try {
+            Optional<ProcessMark> holder = holder(Files.readAllBytes(file));
+            if (isHeld(holder) && !whoeverHoldsIt) {
+                return heldBy(holder.get());
+            }
+            Files.delete(file);
+            return attempt(file, false);
+        } catch (IOException e) {
+            return none(e);
+        }
+    }
+
+    private static Taken none(IOException why) {
+        LOG.log(Level.INFO, "no lock file", why);
+        return new Taken(Optional.empty(), Optional.empty(), false);
+    }
+
+    private static boolean isHeld(Optional<ProcessMark> holder) {
+        return holder.isPresent() && holder.get().state() != ProcessMark.State.ENDED;
+    }
+
+    private static Taken heldBy(ProcessMark holder) {
+        return new Taken(Optional.empty(), Optional.of(holder.words()), holder.state() == ProcessMark.State.UNKNOWN);
     }
 
     /**
@@ -83,23 +116,17 @@ public final class ShotLock implements AutoCloseable {
             lockWhereItCan(channel);
             Optional<ProcessMark> holder =
                     holder(Channels.newInputStream(channel).readNBytes(MOST_BYTES));
-            ProcessMark.State state = holder.map(ProcessMark::state).orElse(ProcessMark.State.ENDED);
-            if (!whoeverHoldsIt && state != ProcessMark.State.ENDED) {
-                return new Taken(Optional.empty(), holder.map(ProcessMark::words), state == ProcessMark.State.UNKNOWN);
+            if (isHeld(holder) && !whoeverHoldsIt) {
+                return heldBy(holder.get());
             }
             String token = UUID.randomUUID().toString();
             channel.truncate(0);
+            byte[] mine = JSON.writeValueAsBytes(ProcessMark.own()
+                    .write(JSON.createObjectNode())
+                    .put(TOKEN, token)
+                    .put("since", Instant.now().truncatedTo(ChronoUnit.SECONDS).toString()));
             try {
-                channel.write(
-                        ByteBuffer.wrap(JSON.writeValueAsBytes(ProcessMark.own()
-                                .write(JSON.createObjectNode())
-                                .put(TOKEN, token)
-                                .put(
-                                        "since",
-                                        Instant.now()
-                                                .truncatedTo(ChronoUnit.SECONDS)
-                                                .toString()))),
-                        0);
+                channel.write(ByteBuffer.wrap(mine), 0);
             } catch (IOException e) {
                 // An empty lock of a full disk would stay and say nothing of who left it.
                 Files.deleteIfExists(file);
