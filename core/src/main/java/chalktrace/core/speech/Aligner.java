@@ -13,9 +13,10 @@ import java.util.stream.IntStream;
 
 /**
  * Finds when each word and phone of a script is said in a recording, with hidden Markov models (L. Rabiner, "A tutorial on
- * hidden Markov models", Proc. IEEE 77, 1989) of phones without their neighbours. First all words have to be found in order;
- * where that sounds wrong, words may be missing and other speech may come between. Costs about a tenth of the
- * recording's length.
+ * hidden Markov models", Proc. IEEE 77, 1989) of phones without their neighbours. First all words have to be found in order, by
+ * the model's voice and then by the speaker's own; where that sounds wrong, words may be missing and other speech may come
+ * between, and where an end of the script sounds wrong, a part of it alone may have been spoken. Costs about a quarter of the
+ * length of a line, and a tenth of that of a long recording.
  */
 public final class Aligner {
 

@@ -63,7 +63,7 @@ final class WordSearch {
             return moments >= HIDING_MOMENTS && distance(step) / moments > HIDING_DISTANCE;
         }
 
-        /** The words again, with what this way says about the voice. */
+        /** What this way says about the voice. */
         Voice voice() {
             return Voice.of(hearing, steps, firstMoment);
         }
