@@ -95,6 +95,7 @@ class AlignerTest {
     @Test
     void anAccentIsLearntFromTheLineItself() {
         Alignment found = align(SpokenLines.sound("scottish"), SpokenLines.script("scottish"));
+        assertThat(found.believed()).isTrue();
         assertThat(found.fits()).isTrue();
         assertStartInPlace(found.words(), SpokenLines.words("scottish"));
     }
