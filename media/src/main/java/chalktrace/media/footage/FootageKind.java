@@ -16,9 +16,13 @@ interface FootageKind {
     /** @throws UnreadableException when it can't be taken in */
     Reference open(Path file) throws UnreadableException;
 
-    /** What tells its contents from those of other footage, as a part of a file's name. */
-    String cacheKey(Path file);
+    /** What tells its contents from those of other footage, as a part of a file's name: from its stamp, if nothing better is known. */
+    default String cacheKey(Path file) {
+        return FileStamp.of(file).substring(0, 32);
+    }
 
     /** Whether sound may lie in the same file. */
-    boolean mayHaveSound();
+    default boolean mayHaveSound() {
+        return false;
+    }
 }

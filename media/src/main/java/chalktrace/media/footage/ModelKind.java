@@ -22,14 +22,4 @@ final class ModelKind implements FootageKind {
     public Reference open(Path file) throws UnreadableException {
         return ModelReference.open(file);
     }
-
-    @Override
-    public String cacheKey(Path file) {
-        return FileStamp.of(file).substring(0, 32);
-    }
-
-    @Override
-    public boolean mayHaveSound() {
-        return false;
-    }
 }

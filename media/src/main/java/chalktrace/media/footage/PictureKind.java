@@ -50,16 +50,6 @@ final class PictureKind implements FootageKind {
         return run.isEmpty() && !Files.isDirectory(file) ? List.of(file) : run.values();
     }
 
-    @Override
-    public String cacheKey(Path file) {
-        return FileStamp.of(file).substring(0, 32);
-    }
-
-    @Override
-    public boolean mayHaveSound() {
-        return false;
-    }
-
     /** The longest of a folder, or the one that a picture belongs to; empty for a picture on its own. */
     private static SortedMap<Long, Path> run(Path file) throws UnreadableException {
         if (Files.isDirectory(file)) {

@@ -91,14 +91,4 @@ final class WebpKind implements FootageKind {
     public Reference open(Path file) throws UnreadableException {
         return new Clip(AnimatedWebp.open(file));
     }
-
-    @Override
-    public String cacheKey(Path file) {
-        return FileStamp.of(file).substring(0, 32);
-    }
-
-    @Override
-    public boolean mayHaveSound() {
-        return false;
-    }
 }

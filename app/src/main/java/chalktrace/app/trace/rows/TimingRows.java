@@ -59,7 +59,7 @@ final class TimingRows extends VBox {
         only.setFocusTraversable(false);
         only.setConverter(ShownAs.names(Words.TRACE));
         only.valueProperty().bindBidirectional(session.view().onlyProperty());
-        CheckBox runs = new CheckBox(Words.TRACE.of("footage-runs-on-meanwhile"));
+        CheckBox runs = new CheckBox(Words.TRACE.of("footage-keeps-moving"));
         runs.selectedProperty().bindBidirectional(session.view().footageRunsProperty());
         runs.setFocusTraversable(false);
         written(note, "frame-note", Words.TRACE.of("note-for-this-frame"), MarkEdits::note);
