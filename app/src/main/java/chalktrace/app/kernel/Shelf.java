@@ -5,12 +5,16 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
-import chalktrace.media.file.Journal;
+import chalktrace.media.file.FileMark;
 import chalktrace.media.file.Leftover;
+import chalktrace.media.file.SavedShot;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.file.ShotLock;
+import chalktrace.media.file.UnsavedWork;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -34,6 +38,8 @@ public final class Shelf {
     /** Of shots that were never saved, and of those whose own folder can't be written to. */
     private final Path unsavedFolder;
 
+    private final UnsavedWork unsaved;
+
     private final List<Found> restored = new ArrayList<>();
 
     /** Of the open shot, as it was when that was opened or saved last; null for one that was never saved. */
@@ -44,6 +50,8 @@ public final class Shelf {
 
     /** What waits for the end of that. */
     private final List<Runnable> afterSaving = new ArrayList<>();
+
+    private Asking asking;
 
     /** The place of which it was told that it has gone. */
     private ShotPlace told;
@@ -56,17 +64,53 @@ public final class Shelf {
         this.notices = notices;
         this.keeping = keeping;
         this.unsavedFolder = stateFolder.resolve("unsaved");
-        keeping.begin(begun -> Journal.untitled(unsavedFolder), document.shot());
+        asking = (changed, then) -> notices.problem(changed);
+        unsaved = new UnsavedWork(unsavedFolder);
+        keeping.begin(placeOf(Optional.empty()), asBegun(document.shot()));
         document.shotProperty().addListener(changed -> note());
         document.unsavedProperty().addListener(changed -> note());
     }
 
-    /** Unsaved work that was left, with what could be read of it. @param shot empty where nothing could, @param words what is missing or wrong */
-    public record Found(Leftover leftover, Optional<Shot> shot, String words) {}
+    /**
+     * Unsaved work that was left, with what could be read of it.
+     *
+     * @param shot empty where nothing could
+     * @param file of the shot, also where it has another name by now; empty where it has none or has gone
+     * @param words what is missing or wrong
+     */
+    public record Found(Leftover leftover, Optional<Shot> shot, Optional<Path> file, String words) {
 
-    /** Looks for unsaved work of shots that were never saved; says nothing where there is none. */
-    public void findUntitled(Consumer<List<Found>> then) {
-        find(() -> Leftover.untitled(unsavedFolder), then);
+        boolean isWhole() {
+            return words.isEmpty();
+        }
+    }
+
+    /** What was left of all shots, and what of it was discarded lately; the latest first. */
+    public record AllFound(List<Found> left, List<Found> discarded) {}
+
+    /** Looks for unsaved work of all shots. */
+    public void findAll(Consumer<AllFound> then) {
+        Document.Opening opening = document.opening();
+        jobs.run(
+                Words.DESK.of("look-for-unsaved-work"),
+                job -> {
+                    unsaved.emptyBin(Instant.now());
+                    return new AllFound(read(unsaved.all()), read(unsaved.discarded()));
+                },
+                found -> {
+                    if (document.isStill(opening)) {
+                        then.accept(found);
+                    }
+                },
+                notices::problem);
+    }
+
+    private KeptPlace placeOf(Optional<Path> file) {
+        return KeptPlace.of(file, unsavedFolder);
+    }
+
+    private static SavedShot asBegun(Shot shot) {
+        return new SavedShot(shot, Optional.empty());
     }
 
     private interface Search {
@@ -77,7 +121,7 @@ public final class Shelf {
         Document.Opening opening = document.opening();
         jobs.run(
                 Words.DESK.of("look-for-unsaved-work"),
-                job -> search.run().stream().map(Shelf::read).toList(),
+                job -> read(search.run()),
                 found -> {
                     if (!found.isEmpty() && document.isStill(opening)) {
                         then.accept(found);
@@ -86,15 +130,20 @@ public final class Shelf {
                 notices::problem);
     }
 
-    private static Found read(Leftover leftover) {
+    private List<Found> read(List<Leftover> leftovers) {
+        return leftovers.stream().map(this::read).toList();
+    }
+
+    private Found read(Leftover leftover) {
+        Optional<Path> file = unsaved.fileOf(leftover);
         try {
             Leftover.Recovered recovered = leftover.recover();
             String missing = recovered.missing().isEmpty()
                     ? ""
                     : Words.DESK.of("missing", String.join(", ", recovered.missing()));
-            return new Found(leftover, Optional.of(recovered.shot()), missing);
+            return new Found(leftover, Optional.of(recovered.shot()), file, missing);
         } catch (UnreadableException e) {
-            return new Found(leftover, Optional.empty(), e.getMessage());
+            return new Found(leftover, Optional.empty(), file, e.getMessage());
         }
     }
 
@@ -135,7 +184,9 @@ public final class Shelf {
                 .whyReadOnly()
                 .or(() -> holder.map(who -> Words.DESK.of("is-open-by-you-can", file.getFileName(), who)))
                 .orElse(null);
-        keeping.begin(inTheFile -> Journal.of(file, inTheFile, unsavedFolder), shot);
+        keeping.begin(
+                placeOf(Optional.of(file)),
+                new SavedShot(shot, read.opened.file().mark()));
         restored.clear();
         place = read.place;
         document.open(shot, read.opened.file(), file, read.lock.lock(), readOnly);
@@ -144,6 +195,9 @@ public final class Shelf {
         List<Notices.Offer> offers = new ArrayList<>();
         if (readOnly != null) {
             words.add(readOnly);
+        }
+        if (read.lock.lock().filter(ShotLock::isBySign).isPresent()) {
+            words.add(Words.DESK.of("no-locks-here", file.getFileName()));
         }
         if (readOnly != null
                 && read.lock.mayBeLeft()
@@ -159,7 +213,7 @@ public final class Shelf {
             notices.offer(String.join(" ", words), offers.toArray(Notices.Offer[]::new));
         }
         if (readOnly == null) {
-            find(() -> Leftover.of(file, unsavedFolder), leftovers);
+            find(() -> unsaved.of(file), leftovers);
         }
     }
 
@@ -174,26 +228,106 @@ public final class Shelf {
 
     /** Puts unsaved work in place of the open shot, as a step that can be undone; it stays on the disk until that is saved. */
     public void restore(Found found) {
-        found.shot().ifPresent(document::recover);
+        found.shot().ifPresent(shot -> {
+            if (found.isWhole()) {
+                keeping.restored(found.leftover(), shot);
+            }
+            document.recover(shot);
+        });
         restored.add(found);
     }
 
-    /** Removes unsaved work for good. */
+    /** Opens unsaved work of any shot in place of the open one, on top of its shot where that is still there. */
+    public void openLeft(Found found) {
+        Optional<Path> file = found.file();
+        if (file.isEmpty()) {
+            found.shot().ifPresent(shot -> startNew(Shot.empty(shot.name(), shot.setup())));
+            restore(found);
+            return;
+        }
+        document.whenNextOpened(() -> Platform.runLater(() -> {
+            if (file.get().equals(document.pathProperty().get())
+                    && document.whyReadOnlyProperty().get() == null) {
+                restore(found);
+            }
+        }));
+        open(file.get(), others -> {});
+    }
+
+    /** Writes unsaved work to a file of its own; the open shot and what was left stay as they are. */
+    public void saveCopy(Found found, Path target) {
+        jobs.run(
+                Words.DESK.of("save-file", target.getFileName()),
+                job -> ShotFile.fresh().save(found.shot().orElseThrow(), target),
+                written -> notices.say(Words.DESK.of("saved-a-copy", target)),
+                notices::problem);
+    }
+
+    /** Puts unsaved work into the bin. */
     public void discard(Found found) {
-        jobs.quietly(() -> found.leftover().discard());
+        jobs.runQuietly(
+                job -> {
+                    unsaved.discard(found.leftover());
+                    return true;
+                },
+                done -> {},
+                notices::problem);
     }
 
     /** Starts a new shot in place of the open one. */
     public void startNew(Shot shot) {
-        keeping.begin(begun -> Journal.untitled(unsavedFolder), shot);
+        keeping.begin(placeOf(Optional.empty()), asBegun(shot));
         restored.clear();
         place = null;
         document.open(shot, ShotFile.fresh(), null, Optional.empty(), null);
         notices.putAway();
     }
 
+    /** That a file was changed by another program since it was opened or saved here. */
+    public static final class ChangedByAnother extends Exception {
+
+        private final Path file;
+        private final Instant when;
+
+        ChangedByAnother(Path file, Instant when) {
+            this.file = file;
+            this.when = when;
+        }
+
+        /** The file. */
+        public Path file() {
+            return file;
+        }
+
+        /** When it was, by the file's time. */
+        public Instant when() {
+            return when;
+        }
+    }
+
+    /** What asks how to go on where a save would replace what another program has written. */
+    public interface Asking {
+
+        /** @param then as it was given to the save */
+        void changedByAnother(ChangedByAnother changed, Runnable then);
+    }
+
+    /** From now on that is asked there. */
+    public void asks(Asking asked) {
+        asking = asked;
+    }
+
     /** Saves to a place; {@code then} hears on the FX thread that it is done. */
     public void save(Path path, Runnable then) {
+        save(path, false, then);
+    }
+
+    /** Saves to the place of the open shot also where another program has changed that. */
+    public void replace(Path path, Runnable then) {
+        save(path, true, then);
+    }
+
+    private void save(Path path, boolean replaces, Runnable then) {
         Path target = path.toAbsolutePath().normalize();
         nameAfter(target);
         Shot shot = document.shot();
@@ -201,8 +335,7 @@ public final class Shelf {
         ShotFile itsFile = document.file();
         ShotPlace before = place;
         Optional<ShotLock> mine = document.lock();
-        boolean elsewhere = document.lock().isEmpty()
-                || !target.equals(document.pathProperty().get());
+        boolean asks = !replaces && target.equals(document.pathProperty().get());
         // Work whose restoring was undone is not in what is saved.
         List<Leftover> done = restored.stream()
                 .filter(found -> found.shot().filter(document::hasBeen).isPresent())
@@ -213,28 +346,37 @@ public final class Shelf {
                 Words.DESK.of("save-file", target.getFileName()),
                 job -> {
                     requireThere(before, target);
-                    Optional<ShotLock> lock = elsewhere ? lock(target, mine) : Optional.empty();
+                    if (asks && itsFile.isChangedByOthers(target)) {
+                        throw new ChangedByAnother(
+                                target, Files.getLastModifiedTime(target).toInstant());
+                    }
+                    Optional<ShotLock> lock = lock(target, mine);
                     try {
-                        itsFile.save(shot, target);
+                        FileMark mark = itsFile.save(shot, target);
+                        done.forEach(unsaved::forget);
+                        return new Written(lock, mark, ShotPlace.of(target));
                     } catch (UnwritableException | RuntimeException e) {
-                        lock.ifPresent(ShotLock::close);
+                        lock.filter(taken -> !mine.equals(lock)).ifPresent(ShotLock::close);
                         throw e;
                     }
-                    done.forEach(Leftover::discard);
-                    return new Written(lock, ShotPlace.of(target));
                 },
                 written -> {
-                    Optional<ShotLock> lock = written.lock;
                     if (document.isStill(opening)) {
                         place = written.place;
-                        saved(shot, target, lock, elsewhere);
+                        saved(new SavedShot(shot, Optional.of(written.mark)), target, written.lock);
                         then.run();
-                    } else {
+                    } else if (!written.lock.equals(mine)) {
                         // Another shot has been opened: this one's file is whole, and not that one's.
-                        lock.ifPresent(ShotLock::close);
+                        written.lock.ifPresent(ShotLock::close);
                     }
                 },
-                notices::problem);
+                failed -> {
+                    if (failed instanceof ChangedByAnother) {
+                        asking.changedByAnother((ChangedByAnother) failed, then);
+                    } else {
+                        notices.problem(failed);
+                    }
+                });
         // Told before what came of it; what waits looks at that.
         save.whenEnded(() -> Platform.runLater(() -> endSaving(shot)));
     }
@@ -273,7 +415,7 @@ public final class Shelf {
         return name.endsWith(ShotFile.ENDING) ? name.substring(0, name.length() - ShotFile.ENDING.length()) : name;
     }
 
-    private record Written(Optional<ShotLock> lock, ShotPlace place) {}
+    private record Written(Optional<ShotLock> lock, FileMark mark, ShotPlace place) {}
 
     /** @throws UnwritableException when the folder of the open shot is not the one it was opened from */
     private static void requireThere(ShotPlace before, Path target) throws UnwritableException {
@@ -315,16 +457,16 @@ public final class Shelf {
         return taken.lock();
     }
 
-    private void saved(Shot shot, Path target, Optional<ShotLock> lock, boolean elsewhere) {
+    private void saved(SavedShot written, Path target, Optional<ShotLock> lock) {
         boolean sameFile = target.equals(document.pathProperty().get());
         List<Path> held = outside.folders();
         restored.clear();
         if (sameFile) {
-            keeping.saved(shot, document.shot());
+            keeping.saved(written, document.shot());
         } else {
-            keeping.moved(inTheFile -> Journal.of(target, inTheFile, unsavedFolder), shot, document.shot());
+            keeping.moved(placeOf(Optional.of(target)), written, document.shot());
         }
-        document.savedAs(shot, target, elsewhere ? lock : document.lock());
+        document.savedAs(written.shot(), target, lock);
         // What was read before may be read from the new place.
         outside.allow(outside.folders().stream()
                 .filter(folder -> !held.contains(folder))

@@ -1,5 +1,6 @@
 package chalktrace.app.state;
 
+import chalktrace.media.file.WholeFiles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
@@ -38,9 +39,13 @@ public final class MediaFolders {
 
     /** The folder of a file, unless it is that of the shot or below it, the program's own, or an allowed one. */
     public synchronized Optional<Path> heldBack(Path shot, String media) {
-        Path file = Path.of(media).toAbsolutePath().normalize();
-        boolean inside = file.startsWith(shot.toAbsolutePath().normalize().getParent());
-        return inside || file.startsWith(stateFolder) || allowed.contains(file.getParent())
+        // A link within the shot's folder may lead anywhere: what counts is where a file really lies.
+        Path file = WholeFiles.real(Path.of(media));
+        boolean inside = file.startsWith(WholeFiles.real(shot.toAbsolutePath().getParent()));
+        return inside
+                        || file.startsWith(WholeFiles.real(stateFolder))
+                        || allowed.stream()
+                                .anyMatch(folder -> WholeFiles.real(folder).equals(file.getParent()))
                 ? Optional.empty()
                 : Optional.ofNullable(file.getParent());
     }

@@ -83,7 +83,7 @@ public final class ChalkApplication extends Application {
         if (options.step() != null) {
             session.view().stepProperty().set(Step.valueOf(options.step().toUpperCase(Locale.ROOT)));
         }
-        request.shot().ifPresentOrElse(window::open, () -> Platform.runLater(window::offerLeftover));
+        request.shot().ifPresentOrElse(window::open, () -> Platform.runLater(window::offerUnsavedWork));
         Optional<SimulatedPen> pen = request.strokes().map(SimulatedPen::new);
         pen.ifPresent(drawing -> {
             if (request.shot().isPresent()) {

@@ -1,6 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.media.file.Leftover;
+import chalktrace.media.file.UnsavedWork;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -31,8 +32,11 @@ public final class DemoShot {
         Path shot = folder.resolve(SHOT);
         if (fresh || !Files.exists(shot)) {
             copy(SHOT, shot);
-            // Unsaved work of the copy that is gone has nothing to be taken up onto.
-            Leftover.of(shot, folder).forEach(Leftover::discard);
+            // Unsaved work of the copy that is gone has nothing to be taken up onto; it can be had again for some time.
+            UnsavedWork unsaved = new UnsavedWork(folder.resolveSibling("unsaved"));
+            for (Leftover left : unsaved.of(shot)) {
+                unsaved.discard(left);
+            }
         }
         return shot;
     }

@@ -66,6 +66,7 @@ final class HeadBar extends HBox {
                         recent,
                         item(Words.DESK.of("save"), Action.SAVE, commands::save),
                         item(Words.DESK.of("save-as-ellipsis"), Action.SAVE_AS, commands::saveAs),
+                        unsavedWork(commands),
                         new SeparatorMenuItem(),
                         item(Words.DESK.of("undo"), Action.UNDO, session.document()::undo),
                         item(Words.DESK.of("redo"), Action.REDO, session.document()::redo),
@@ -116,6 +117,7 @@ final class HeadBar extends HBox {
         session.footages().doubtProperty().addListener(all);
         session.looking().sourceProperty().addListener(all);
         session.keeping().problemProperty().addListener(all);
+        session.keeping().elsewhereProperty().addListener(all);
         session.jobs().running().addListener((ListChangeListener<Job>) change -> showJobs());
         show();
     }
@@ -126,11 +128,11 @@ final class HeadBar extends HBox {
         boolean readOnly = session.document().whyReadOnlyProperty().get() != null;
         boolean unsaved = session.document().unsavedProperty().get();
         boolean never = session.document().pathProperty().get() == null;
-        visible(unkept, session.keeping().problemProperty().get() != null);
-        unkept.setTooltip(new Tooltip(
-                session.keeping().problemProperty().get() == null
-                        ? ""
-                        : session.keeping().problemProperty().get()));
+        String off = session.keeping().problemProperty().get();
+        String elsewhere = session.keeping().elsewhereProperty().get();
+        visible(unkept, off != null || elsewhere != null);
+        unkept.setText(off != null ? Words.DESK.of("recovery-is-off") : Words.DESK.of("recovery-elsewhere"));
+        unkept.setTooltip(new Tooltip(off != null ? off : elsewhere == null ? "" : elsewhere));
         saved.setText(
                 readOnly
                         ? Words.DESK.of("read-only")
@@ -235,6 +237,13 @@ final class HeadBar extends HBox {
             session.preferences().setLook(look.name());
             Theme.lookProperty().set(look);
         });
+        return item;
+    }
+
+    private static MenuItem unsavedWork(ShotCommands commands) {
+        MenuItem item = new MenuItem(Words.DESK.of("unsaved-work-ellipsis"));
+        item.setId("unsaved-work");
+        item.setOnAction(event -> commands.unsavedWork());
         return item;
     }
 

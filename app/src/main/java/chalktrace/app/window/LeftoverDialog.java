@@ -14,11 +14,8 @@ import chalktrace.core.render.Scenes;
 import chalktrace.core.render.Viewpoint;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
+import java.nio.file.Path;
 import java.time.Instant;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
-import java.time.format.FormatStyle;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -34,88 +31,170 @@ import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.Modality;
 import javafx.stage.Window;
 
 /**
- * Asks what is to become of unsaved work that was found: each with a picture and its time. Nothing goes unless one is discarded by its own
- * button; Escape and closing keep all of it for later.
+ * Unsaved work that was left, each with a picture, its time and where it was. Nothing goes unless it is discarded by its own button, and
+ * then into the bin; Escape and closing keep all of it.
  */
 final class LeftoverDialog extends Dialog<Void> {
 
     private static final double PICTURE_WIDTH = 144;
-    private static final double WIDTH = 560;
+    private static final double WIDTH = 720;
     private static final double MOST_HEIGHT = 420;
-    private static final DateTimeFormatter TIME =
-            DateTimeFormatter.ofLocalizedDateTime(FormatStyle.MEDIUM).withZone(ZoneId.systemDefault());
+    private static final double ROW_HEIGHT = 140;
 
     private final Session session;
-    private final List<Shelf.Found> left;
     private final VBox rows = new VBox(12);
+    private int offered;
 
-    LeftoverDialog(Session session, Window owner, List<Shelf.Found> found) {
+    private LeftoverDialog(Session session, Window owner, String header, ButtonType closing) {
         this.session = session;
-        left = new ArrayList<>(found);
         initOwner(owner);
         initModality(Modality.APPLICATION_MODAL);
         setTitle(Words.DESK.of("chalk-trace"));
         getDialogPane().getStylesheets().setAll(Theme.styleSheets());
-        setHeaderText(Words.DESK.of("restore-unsaved-work-question"));
-        ScrollPane scroll = new ScrollPane(rows);
-        scroll.setFitToWidth(true);
-        scroll.setPrefSize(WIDTH, Math.min(MOST_HEIGHT, 140.0 * found.size()));
-        getDialogPane().setContent(scroll);
-        getDialogPane()
-                .getButtonTypes()
-                .setAll(new ButtonType(Words.DESK.of("keep-for-later"), ButtonBar.ButtonData.CANCEL_CLOSE));
-        found.forEach(one -> rows.getChildren().add(row(one)));
+        setHeaderText(header);
+        getDialogPane().getButtonTypes().setAll(closing);
     }
 
-    private Node row(Shelf.Found found) {
-        Label words = new Label(words(found));
-        words.setWrapText(true);
-        VBox text = new VBox(4, words);
-        HBox.setHgrow(text, Priority.ALWAYS);
-        Button restore = new Button(Words.DESK.of("restore"));
-        restore.setId("restore");
-        restore.setDisable(found.shot().isEmpty());
-        restore.setOnAction(event -> {
-            session.shelf().restore(found);
+    /** Asks what is to become of what was found of the shot that was just opened. */
+    static LeftoverDialog ofOpened(Session session, Window owner, List<Shelf.Found> found) {
+        LeftoverDialog dialog = new LeftoverDialog(
+                session,
+                owner,
+                Words.DESK.of("restore-unsaved-work-question"),
+                new ButtonType(Words.DESK.of("keep-for-later"), ButtonBar.ButtonData.CANCEL_CLOSE));
+        dialog.offered = found.size();
+        for (Shelf.Found one : found) {
+            Button restore = dialog.button("restore", Words.DESK.of("restore"), one, () -> session.shelf()
+                    .restore(one));
+            dialog.add(one, restore, dialog.discard(one));
+        }
+        return dialog.filled();
+    }
+
+    /** What is done with work of any shot. */
+    interface Doing {
+
+        /** Opens it, with its shot where that is still there. */
+        void open(Shelf.Found found);
+
+        /** Writes it to another file. */
+        void saveCopy(Shelf.Found found);
+    }
+
+    /** Lists what was left of all shots, and what was discarded lately. */
+    static LeftoverDialog ofAll(Session session, Window owner, Shelf.AllFound all, Doing doing) {
+        LeftoverDialog dialog = new LeftoverDialog(
+                session,
+                owner,
+                Words.DESK.of("unsaved-work-title"),
+                new ButtonType(Words.DESK.of("close-list"), ButtonBar.ButtonData.CANCEL_CLOSE));
+        if (all.left().isEmpty()) {
+            dialog.rows.getChildren().add(new Label(Words.DESK.of("no-unsaved-work")));
+        }
+        // What was discarded can be had again: the list stays for it.
+        dialog.offered = all.left().size() + all.discarded().size();
+        all.left()
+                .forEach(one -> dialog.add(one, dialog.open(one, doing), dialog.copy(one, doing), dialog.discard(one)));
+        if (!all.discarded().isEmpty()) {
+            dialog.rows.getChildren().add(Rows.section(Words.DESK.of("discarded-lately")));
+            all.discarded().forEach(one -> dialog.add(one, dialog.open(one, doing), dialog.copy(one, doing)));
+        }
+        return dialog.filled();
+    }
+
+    private LeftoverDialog filled() {
+        ScrollPane scroll = new ScrollPane(rows);
+        scroll.setFitToWidth(true);
+        scroll.setPrefSize(WIDTH, Math.min(MOST_HEIGHT, ROW_HEIGHT * Math.max(1, offered)));
+        getDialogPane().setContent(scroll);
+        return this;
+    }
+
+    private Button open(Shelf.Found found, Doing doing) {
+        return button("open", Words.DESK.of("open-left"), found, () -> doing.open(found));
+    }
+
+    private Button copy(Shelf.Found found, Doing doing) {
+        return button("save-a-copy", Words.DESK.of("save-a-copy"), found, () -> doing.saveCopy(found));
+    }
+
+    /** One that ends the dialog; not of work that can't be read. */
+    private Button button(String id, String text, Shelf.Found found, Runnable does) {
+        Button button = new Button(text);
+        button.setId(id);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setDisable(found.shot().isEmpty());
+        button.setOnAction(event -> {
             close();
+            does.run();
         });
+        return button;
+    }
+
+    private Button discard(Shelf.Found found) {
         Button discard = new Button(Words.DESK.of("discard"));
-        HBox row = new HBox(12, found.shot().map(this::picture).orElseGet(Label::new), text, Rows.space());
         discard.setId("discard");
+        discard.setMaxWidth(Double.MAX_VALUE);
         discard.setOnAction(event -> {
             session.shelf().discard(found);
-            left.remove(found);
-            rows.getChildren().remove(row);
-            if (left.isEmpty()) {
+            rows.getChildren().remove(discard.getParent().getParent());
+            if (--offered == 0) {
                 close();
             }
         });
-        row.getChildren().addAll(new VBox(8, restore, discard));
+        return discard;
+    }
+
+    private void add(Shelf.Found found, Button... buttons) {
+        Label words = new Label(words(found));
+        words.setWrapText(true);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        VBox column = new VBox(8, buttons);
+        column.setMinWidth(Region.USE_PREF_SIZE);
+        HBox row = new HBox(12, found.shot().map(this::picture).orElseGet(Label::new), words, Rows.space(), column);
         row.setAlignment(Pos.TOP_LEFT);
-        return row;
+        rows.getChildren().add(row);
     }
 
     private static String words(Shelf.Found found) {
         StringBuilder out = new StringBuilder();
         found.shot().ifPresent(shot -> out.append(shot.name()).append('\n'));
-        out.append(Words.DESK.of("last-kept", TIME.format(found.leftover().lastKept())));
+        out.append(Words.DESK.count(
+                        "kept-changes",
+                        found.leftover().changes(),
+                        Times.of(found.leftover().lastKept())))
+                .append('\n')
+                .append(where(found));
         Optional<Instant> now = found.leftover().fileNow();
         if (found.leftover().fileHasChanged()) {
-            out.append(' ')
+            out.append('\n')
                     .append(Words.DESK.of(
                             "the-file-was-saved",
-                            now.map(TIME::format).orElse(""),
-                            found.leftover().fileThen().map(TIME::format).orElse("")));
+                            now.map(Times::of).orElse(""),
+                            found.leftover().fileThen().map(Times::of).orElse("")));
         }
         if (!found.words().isEmpty()) {
             out.append('\n').append(found.words());
         }
         return out.toString();
+    }
+
+    private static String where(Shelf.Found found) {
+        Optional<Path> then = found.leftover().shotFile();
+        if (then.isEmpty()) {
+            return Words.DESK.of("never-saved");
+        }
+        return found.file()
+                .map(now -> now.equals(then.get())
+                        ? now.toString()
+                        : Words.DESK.of("now-named", then.get(), now.getFileName()))
+                .orElseGet(() -> Words.DESK.of("now-gone", then.get()));
     }
 
     /** The first frame that shows a drawing. */

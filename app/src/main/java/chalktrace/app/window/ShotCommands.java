@@ -1,6 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.app.kernel.FileChoice;
+import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Shelf;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
@@ -43,6 +44,7 @@ final class ShotCommands {
         this.takenByFeature = takenByFeature;
         this.newShotCard = newShotCard;
         this.close = close;
+        session.shelf().asks(this::changedByAnother);
     }
 
     void newShot() {
@@ -88,9 +90,38 @@ final class ShotCommands {
         whenWorkIsSafe(close);
     }
 
-    /** Offers work of a shot that was never saved, left by an earlier run that did not end well. */
-    void offerLeftoversOfUntitledShots() {
-        session.shelf().findUntitled(this::offerLeftovers);
+    /** Says that earlier runs left work, where they did. */
+    void offerUnsavedWork() {
+        session.shelf().findAll(all -> {
+            if (!all.left().isEmpty()) {
+                session.notices()
+                        .offer(
+                                Words.DESK.count(
+                                        "unsaved-work-was-left", all.left().size()),
+                                new Notices.Offer(Words.DESK.of("show-unsaved-work"), () -> list(all)));
+            }
+        });
+    }
+
+    /** Lists unsaved work of all shots. */
+    void unsavedWork() {
+        session.shelf().findAll(this::list);
+    }
+
+    private void list(Shelf.AllFound all) {
+        ask(() -> LeftoverDialog.ofAll(session, window, all, new LeftoverDialog.Doing() {
+                    @Override
+                    public void open(Shelf.Found found) {
+                        whenWorkIsSafe(() -> session.shelf().openLeft(found));
+                    }
+
+                    @Override
+                    public void saveCopy(Shelf.Found found) {
+                        files.saveShot(found.shot().orElseThrow().name() + ShotFile.ENDING)
+                                .ifPresent(chosen -> session.shelf().saveCopy(found, withEnding(chosen)));
+                    }
+                })
+                .showAndWait());
     }
 
     private void save(Runnable then) {
@@ -108,6 +139,15 @@ final class ShotCommands {
                 ? session.shot().name() + ShotFile.ENDING
                 : before.getFileName().toString();
         files.saveShot(name).ifPresent(chosen -> session.shelf().save(withEnding(chosen), then));
+    }
+
+    private void changedByAnother(Shelf.ChangedByAnother changed, Runnable then) {
+        session.notices()
+                .offer(
+                        Words.DESK.of("was-changed-by-another", changed.file().getFileName(), Times.of(changed.when())),
+                        new Notices.Offer(Words.DESK.of("save-elsewhere"), () -> saveAs(then)),
+                        new Notices.Offer(Words.DESK.of("replace-it"), () -> session.shelf()
+                                .replace(changed.file(), then)));
     }
 
     private void whenWorkIsSafe(Runnable then) {
@@ -134,10 +174,14 @@ final class ShotCommands {
     }
 
     private void offerLeftovers(List<Shelf.Found> found) {
+        ask(() -> LeftoverDialog.ofOpened(session, window, found).showAndWait());
+    }
+
+    private void ask(Runnable question) {
         // A pen does not ask the window whether it may draw.
         session.view().askingProperty().set(true);
         try {
-            new LeftoverDialog(session, window, found).showAndWait();
+            question.run();
         } finally {
             session.view().askingProperty().set(false);
         }

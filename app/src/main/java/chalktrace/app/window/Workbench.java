@@ -167,8 +167,9 @@ public final class Workbench {
         commands.dropped(dropped);
     }
 
-    public void offerLeftover() {
-        commands.offerLeftoversOfUntitledShots();
+    /** Says that earlier runs left work, where they did. */
+    public void offerUnsavedWork() {
+        commands.offerUnsavedWork();
     }
 
     private boolean takenByFeature(List<Path> dropped) {

@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.file.Journal;
+import chalktrace.media.file.Leftover;
+import chalktrace.media.file.SavedShot;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -49,29 +52,57 @@ class KeepingTest {
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> bytes(place) > 0);
     }
 
+    private SavedShot asBegun(Shot shot) {
+        return new SavedShot(shot, Optional.empty());
+    }
+
+    /** A place in a folder of its own, and another one where that can't be. */
+    private class TwoPlaces implements KeptPlace {
+        private final String name;
+        private volatile boolean full;
+        private volatile boolean allFull;
+        private final CountDownLatch tried = new CountDownLatch(1);
+
+        TwoPlaces(String name) {
+            this.name = name;
+        }
+
+        @Override
+        public Journal begin(SavedShot inTheFile) throws IOException {
+            tried.countDown();
+            if (full) {
+                throw new IOException("No space left on device");
+            }
+            return Journal.untitled(folder.resolve(name));
+        }
+
+        @Override
+        public Journal apart(SavedShot inTheFile) throws IOException {
+            if (allFull) {
+                throw new IOException("No space left on device");
+            }
+            return Journal.untitled(folder.resolve(name + " apart"));
+        }
+
+        @Override
+        public Journal continuing(Leftover left, Shot recovered) {
+            throw new UnsupportedOperationException();
+        }
+    }
+
     @Test
     void theOldPlaceKeepsItUntilTheNewOneDoes() throws Exception {
-        keeping.begin(shot -> Journal.untitled(folder.resolve("old")), opened);
+        keeping.begin(new TwoPlaces("old"), asBegun(opened));
         keeping.note(opened.withName("drawn"), false);
         awaitKept("old");
-        AtomicBoolean full = new AtomicBoolean(true);
-        AtomicBoolean tried = new AtomicBoolean();
-        Shot saved = opened.withName("drawn");
+        TwoPlaces next = new TwoPlaces("new");
+        next.full = true;
+        next.allFull = true;
         Shot later = opened.withName("drawn while it was saved");
-        keeping.moved(
-                shot -> {
-                    tried.set(true);
-                    if (full.get()) {
-                        throw new IOException("No space left on device");
-                    }
-                    assertThat(shot).isSameAs(saved);
-                    return Journal.untitled(folder.resolve("new"));
-                },
-                saved,
-                later);
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, tried::get);
+        keeping.moved(next, asBegun(opened.withName("drawn")), later);
+        next.tried.await();
         assertThat(bytes("old")).as("nothing is kept anew yet").isPositive();
-        full.set(false);
+        next.full = false;
         keeping.note(later, false);
         awaitKept("new");
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> bytes("old") == 0);

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import chalktrace.app.testing.BareSession;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.file.Leftover;
 import chalktrace.media.file.ShotFile;
+import chalktrace.media.file.ShotLock;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -16,6 +18,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -72,6 +75,116 @@ class ShelfTest {
         } catch (UncheckedIOException e) {
             // One went while they were listed.
             return journals();
+        }
+    }
+
+    private Path recovery() {
+        return folder.resolve(".shot.chalk.recovery");
+    }
+
+    /** Removes what a shot's sessions keep, as somebody does who tidies up by hand. */
+    private void removeRecovery() throws IOException {
+        try (Stream<Path> all = Files.walk(recovery())) {
+            for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
+                Files.delete(path);
+            }
+        }
+    }
+
+    @Test
+    void whatCanNotBeKeptBesideTheShotIsKeptInTheStateFolderUntilItCan() throws Exception {
+        rename(bare, "one");
+        bare.await(() -> journals().size() == 1);
+        removeRecovery();
+        // Nothing can be kept there now.
+        Files.createFile(recovery());
+        rename(bare, "two");
+        bare.await(() -> bare.session.keeping().elsewhereProperty().get() != null);
+        Leftover apart = Leftover.read(killed(folder.resolve("state/unsaved"))).orElseThrow();
+        assertThat(apart.shotFile()).contains(file);
+        assertThat(apart.recover().shot().name()).isEqualTo("two");
+        Files.delete(recovery());
+        bare.await(() -> bare.session.keeping().elsewhereProperty().get() == null);
+        assertThat(Leftover.read(killed(recovery()))
+                        .orElseThrow()
+                        .recover()
+                        .shot()
+                        .name())
+                .isEqualTo("two");
+    }
+
+    /** A copy of the one session in a folder, as it would be after a kill. */
+    private Path killed(Path sessions) throws IOException {
+        Path copy = Files.createTempDirectory(folder, "killed");
+        try (Stream<Path> all = Files.walk(sessions)) {
+            for (Path path : all.filter(Files::isRegularFile)
+                    .filter(path -> !path.endsWith("here") && !path.toString().endsWith(".where"))
+                    .toList()) {
+                Files.copy(path, copy.resolve(path.getFileName()));
+            }
+        }
+        return copy;
+    }
+
+    @Test
+    void aRemovedRecoveryFolderIsMadeAnewWithAllThatWasDrawn() throws Exception {
+        rename(bare, "one");
+        bare.await(() -> journals().size() == 1);
+        removeRecovery();
+        bare.run(() -> bare.session
+                .document()
+                .apply(new Edit("mark", shot -> shot.withMarks(List.of(new Mark(3, Mark.Kind.KEY))))));
+        bare.await(() -> journals().size() == 1);
+        Shot left = Leftover.read(killed(recovery())).orElseThrow().recover().shot();
+        assertThat(left).isEqualTo(bare.shot());
+        assertThat(left.name()).isEqualTo("one");
+    }
+
+    private List<Shelf.ChangedByAnother> asked() {
+        List<Shelf.ChangedByAnother> asked = new ArrayList<>();
+        bare.run(() -> bare.session.shelf().asks((changed, then) -> asked.add(changed)));
+        return asked;
+    }
+
+    @Test
+    void whatAnotherProgramHasWrittenIsNotReplacedUnasked() throws Exception {
+        List<Shelf.ChangedByAnother> asked = asked();
+        Shot theirs = Shots.empty().withName("theirs");
+        ShotFile.fresh().save(theirs, file);
+        rename(bare, "mine");
+        bare.run(() -> bare.session.shelf().save(file, () -> {}));
+        awaitIdle(bare);
+        assertThat(asked).hasSize(1);
+        assertThat(ShotFile.open(file).shot()).isEqualTo(theirs);
+        assertThat(bare.<Boolean>get(
+                        () -> bare.session.document().unsavedProperty().get()))
+                .isTrue();
+        bare.run(() -> bare.session.shelf().replace(file, () -> {}));
+        awaitIdle(bare);
+        assertThat(ShotFile.open(file).shot().name()).isEqualTo("mine");
+        rename(bare, "mine again");
+        bare.run(() -> bare.session.shelf().save(file, () -> {}));
+        awaitIdle(bare);
+        assertThat(asked).hasSize(1);
+        assertThat(ShotFile.open(file).shot().name()).isEqualTo("mine again");
+    }
+
+    @Test
+    void aLockThatAnotherTookIsAskedAboutAndOneThatWentIsTakenAgain() throws Exception {
+        Path lock = folder.resolve(".shot.chalk.open");
+        Files.delete(lock);
+        rename(bare, "mine");
+        bare.run(() -> bare.session.shelf().save(file, () -> {}));
+        awaitIdle(bare);
+        assertThat(lock).exists();
+        assertThat(ShotFile.open(file).shot().name()).isEqualTo("mine");
+        Files.delete(lock);
+        try (ShotLock theirs = ShotLock.take(file).lock().orElseThrow()) {
+            rename(bare, "mine again");
+            bare.run(() -> bare.session.shelf().save(file, () -> {}));
+            awaitIdle(bare);
+            assertThat(ShotFile.open(file).shot().name()).isEqualTo("mine");
+            assertThat(theirs.holds(file)).isTrue();
         }
     }
 
@@ -189,13 +302,16 @@ class ShelfTest {
     void workWhoseRestoringWasUndoneIsNotDiscardedByASave() throws Exception {
         Shot work = Shots.empty().withName("left over");
         Path left = Files.createDirectories(folder.resolve("left/session"));
-        Leftover leftover = new Leftover(left, Optional.of(file), Instant.EPOCH, Optional.empty());
-        bare.run(() -> bare.session.shelf().restore(new Shelf.Found(leftover, Optional.of(work), "")));
+        Leftover leftover = new Leftover(
+                left, Optional.of(file), Instant.EPOCH, 1, Optional.empty(), Optional.empty(), Optional.empty());
+        bare.run(() ->
+                bare.session.shelf().restore(new Shelf.Found(leftover, Optional.of(work), Optional.of(file), "")));
         bare.run(() -> bare.session.document().undo());
         bare.run(() -> bare.session.shelf().save(file, () -> {}));
         awaitIdle(bare);
         assertThat(left).exists();
-        bare.run(() -> bare.session.shelf().restore(new Shelf.Found(leftover, Optional.of(work), "")));
+        bare.run(() ->
+                bare.session.shelf().restore(new Shelf.Found(leftover, Optional.of(work), Optional.of(file), "")));
         rename(bare, "more");
         bare.run(() -> bare.session.shelf().save(file, () -> {}));
         awaitIdle(bare);

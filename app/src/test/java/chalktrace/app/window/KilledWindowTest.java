@@ -7,6 +7,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.file.Leftover;
 import chalktrace.media.file.ShotFile;
+import chalktrace.media.file.UnsavedWork;
 import chalktrace.media.testing.ChildProcess;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -104,7 +105,7 @@ class KilledWindowTest {
 
     /** How many strokes are left. */
     private static int recovered(Path file) throws Exception {
-        List<Leftover> left = Leftover.of(file, file.resolveSibling("state"));
+        List<Leftover> left = new UnsavedWork(file.resolveSibling("state/unsaved")).of(file);
         Shot shot = left.isEmpty()
                 ? ShotFile.open(file).shot()
                 : left.get(0).recover().shot();

@@ -4,23 +4,17 @@ import chalktrace.core.shot.Shot;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
-import java.util.concurrent.Executor;
-import java.util.concurrent.Executors;
 import java.util.function.UnaryOperator;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -28,114 +22,118 @@ import java.util.logging.Logger;
 /**
  * Keeps unsaved work of one session: what has changed since the shot was opened or saved is appended to a file and forced to the disk, part by
  * part, on top of the file as it was then. It costs what changed and not the shot. Each session has a folder of its own that no other
- * touches while its process runs. Lives on one thread.
+ * touches while its program lives. Lives on one thread.
  */
 public final class Journal implements AutoCloseable {
 
     static final String SESSION = "session.json";
 
+    /** Its lock is held as long as the session lives. */
+    static final String HERE = "here";
+
+    /** In the state folder, says where a session lies that is kept beside its shot. */
+    static final String WHERE = ".where";
+
+    static final String RECOVERY = ".recovery";
+
     private static final Logger LOG = Logger.getLogger(Journal.class.getName());
     private static final ObjectMapper JSON = new ObjectMapper();
 
-    /** Where bytes go; tests put a full disk or one that forgets what was not forced here. */
-    interface Disk {
-        Disk REAL = new Disk() {};
-
-        default void write(FileChannel channel, ByteBuffer bytes) throws IOException {
-            while (bytes.hasRemaining()) {
-                channel.write(bytes);
-            }
-        }
-
-        /** Runs what is done beside the keeping. */
-        default Executor beside() {
-            return FOLDER;
-        }
-
-        /** From how many bytes on a journal is folded. */
-        default long large() {
-            return 32L << 20;
-        }
-
-        /** A journal that is large is folded when it is so many times as long as what still counts of it. */
-        default int timesWhatCounts() {
-            return 4;
-        }
-
-        default void force(FileChannel channel) throws IOException {
-            channel.force(true);
-        }
-    }
-
-    /** Folds journals beside what is kept meanwhile. */
-    private static final Executor FOLDER = Executors.newSingleThreadExecutor(run -> {
-        Thread thread = new Thread(run, "fold unsaved work");
-        thread.setDaemon(true);
-        return thread;
-    });
-
-    /** What still counts of the first bytes of the journal, in a file of its own. */
-    private record Folded(Path file, FileChannel channel, long bytes, long ofFirst) {}
-
-    private final Disk disk;
+    private final JournalFile.Disk disk;
     private final Path folder;
     private final Optional<Path> shotFile;
+
+    /** In the state folder, what says where this session is; empty for one that is in there itself. */
+    private final Optional<Path> where;
+
     private final String since = Instant.now().toString();
-    private final Map<String, Integer> lengths = new HashMap<>();
-    private Optional<Shot> last;
+    private Presence presence;
+
+    /** The shot as it is kept; empty where nothing is kept yet and there is no file under it. */
+    private Optional<Shot> last = Optional.empty();
+
     private int generation;
-    private FileChannel channel;
-    private long end;
-    private long counting;
+    private JournalFile file;
     private boolean saved = true;
 
-    /** What is being folded at present; null for nothing. */
-    private CompletableFuture<Folded> folding;
-
-    private Journal(Disk disk, Path folder, Optional<Path> shotFile, Optional<Shot> opened) {
+    private Journal(JournalFile.Disk disk, Path parent, Optional<Path> shotFile, Optional<Path> stateFolder) {
         this.disk = disk;
-        this.folder = folder;
         this.shotFile = shotFile;
-        this.last = opened;
+        String name = UUID.randomUUID().toString();
+        folder = parent.toAbsolutePath().resolve(name);
+        where = stateFolder.map(state -> state.toAbsolutePath().resolve(name + WHERE));
     }
 
-    /**
-     * Starts one for a shot that was opened from a file, beside that file; where it can't be written there, in another folder.
-     *
-     * @param opened the shot as it stands in the file
-     * @param otherwise the folder for sessions of files whose own folder can't be written to
-     */
-    public static Journal of(Path shotFile, Shot opened, Path otherwise) throws IOException {
-        return of(Disk.REAL, shotFile, opened, otherwise);
+    /** Starts one beside the file of its shot, or where that can't be written to, in the state folder for unsaved work. */
+    public static Journal of(Path shotFile, SavedShot opened, Path otherwise) throws IOException {
+        return of(JournalFile.Disk.REAL, shotFile, opened, otherwise);
     }
 
-    static Journal of(Disk disk, Path shotFile, Shot opened, Path otherwise) throws IOException {
-        Path file = shotFile.toAbsolutePath();
+    static Journal of(JournalFile.Disk disk, Path shotFile, SavedShot opened, Path otherwise) throws IOException {
         IOException beside;
-        if (!Files.exists(file)) {
-            // Its folder may have been moved, and is never made anew: what is drawn is kept as that of a shot without a
-            // file.
-            return begun(new Journal(disk, newFolder(otherwise), Optional.empty(), Optional.empty()));
-        }
         try {
-            return begun(new Journal(disk, newFolder(parent(file)), Optional.of(file), Optional.of(opened)));
+            return beside(disk, shotFile, opened, otherwise);
         } catch (IOException e) {
             beside = e;
         }
         try {
-            return begun(new Journal(disk, newFolder(otherwise), Optional.of(file), Optional.of(opened)));
+            return apart(disk, shotFile, opened, otherwise);
         } catch (IOException e) {
             e.addSuppressed(beside);
             throw e;
         }
     }
 
-    /** Starts one for a shot that has no file yet. */
-    public static Journal untitled(Path folder) throws IOException {
-        return begun(new Journal(Disk.REAL, newFolder(folder), Optional.empty(), Optional.empty()));
+    /**
+     * Starts one for a shot that was opened from a file, beside that file.
+     *
+     * @param opened the shot as it stands in the file
+     * @param otherwise the state folder for unsaved work, where it is written down where this is
+     * @throws IOException when the file has gone, or nothing can be written there
+     */
+    public static Journal beside(Path shotFile, SavedShot opened, Path otherwise) throws IOException {
+        return beside(JournalFile.Disk.REAL, shotFile, opened, otherwise);
     }
 
-    private static final String RECOVERY = ".recovery";
+    private static Journal beside(JournalFile.Disk disk, Path shotFile, SavedShot opened, Path otherwise)
+            throws IOException {
+        Path file = shotFile.toAbsolutePath();
+        Journal journal = new Journal(disk, parent(file), Optional.of(file), Optional.of(otherwise));
+        return journal.begun(() -> journal.begin(Optional.of(opened), opened.shot(), true));
+    }
+
+    /** Starts one for a shot whose own folder can't be written to or has gone, in the state folder for unsaved work. */
+    public static Journal apart(Path shotFile, SavedShot opened, Path otherwise) throws IOException {
+        return apart(JournalFile.Disk.REAL, shotFile, opened, otherwise);
+    }
+
+    private static Journal apart(JournalFile.Disk disk, Path shotFile, SavedShot opened, Path otherwise)
+            throws IOException {
+        Journal journal = new Journal(disk, otherwise, Optional.of(shotFile.toAbsolutePath()), Optional.empty());
+        return journal.begun(() -> journal.begin(Optional.of(opened), opened.shot(), false));
+    }
+
+    /** Starts one for a shot that has no file yet. */
+    public static Journal untitled(Path otherwise) throws IOException {
+        Journal journal = new Journal(JournalFile.Disk.REAL, otherwise, Optional.empty(), Optional.empty());
+        return journal.begun(() -> journal.begin(Optional.empty(), null, false));
+    }
+
+    /**
+     * Goes on with what a session left, which stays as it is: its files are copied, and nothing is written anew.
+     *
+     * @param recovered all that was left, as {@link Leftover#recover} gave it
+     * @throws IOException when it is damaged, or can't be written
+     */
+    public static Journal continuing(Leftover left, Shot recovered, Path otherwise) throws IOException {
+        boolean apart = left.folder().getParent().equals(otherwise.toAbsolutePath());
+        Journal journal = new Journal(
+                JournalFile.Disk.REAL,
+                left.folder().getParent(),
+                left.shotFile(),
+                apart ? Optional.empty() : Optional.of(otherwise));
+        return journal.begun(() -> journal.goOn(left, recovered));
+    }
 
     /** The folder in which sessions of a shot file are kept. */
     static Path parent(Path shotFile) {
@@ -143,125 +141,159 @@ public final class Journal implements AutoCloseable {
         return real.resolveSibling("." + real.getFileName() + RECOVERY);
     }
 
-    private static Path newFolder(Path parent) {
-        return parent.toAbsolutePath().resolve(UUID.randomUUID().toString());
+    private interface Step {
+        void run() throws IOException;
     }
 
-    private static Journal begun(Journal journal) throws IOException {
-        Path parent = journal.folder.getParent();
-        if (parent.getFileName().toString().endsWith(RECOVERY)) {
-            // A shot's own folder that was moved away meanwhile is never made anew.
-            if (!Files.isDirectory(parent)) {
-                Files.createDirectory(parent);
-            }
-            Files.createDirectory(journal.folder);
-        } else {
-            Files.createDirectories(journal.folder);
+    private Journal begun(Step begin) throws IOException {
+        Path parent = folder.getParent();
+        try {
+            createIn(parent);
+        } catch (NoSuchFileException e) {
+            // The last one in it ended just now and took it along.
+            createIn(parent);
         }
         WholeFiles.forceFolder(parent);
         WholeFiles.forceFolder(parent.getParent());
         try {
-            journal.begin(journal.last, journal.last);
+            presence = Presence.take(Drive.REAL, folder.resolve(HERE), false)
+                    .mine()
+                    .orElseThrow(() -> new IOException("another program is in " + folder));
+            begin.run();
         } catch (IOException e) {
-            journal.discard();
+            discard();
             throw e;
         }
-        return journal;
+        sayWhere();
+        return this;
+    }
+
+    /** What a person draws is nobody else's business. */
+    private void createIn(Path parent) throws IOException {
+        if (where.isEmpty()) {
+            Files.createDirectories(parent);
+        } else if (!Files.isDirectory(parent)) {
+            // The folder of a shot that was moved away meanwhile is never made anew.
+            Files.createDirectory(parent);
+        }
+        if (folder.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+            Files.createDirectory(
+                    folder, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
+        } else {
+            Files.createDirectory(folder);
+        }
+    }
+
+    private void sayWhere() {
+        where.ifPresent(says -> {
+            try {
+                Files.createDirectories(says.getParent());
+                Files.writeString(says, folder.toString());
+            } catch (IOException e) {
+                // It is found beside the shot all the same, if that stays.
+                LOG.log(Level.INFO, "it is not written down where " + folder + " is", e);
+            }
+        });
     }
 
     /**
      * Copies the file as it is now, starts a journal on it that holds what came since, and only when both are on the disk names them in
      * the session's document: until then what was kept before counts. A link would change with what others write into the file.
+     *
+     * @param needsFile whether the file has to be readable; else all of the shot is kept where it is not
      */
-    private void begin(Optional<Shot> inTheFile, Optional<Shot> now) throws IOException {
-        dropFolding();
+    private void begin(Optional<SavedShot> inTheFile, Shot now, boolean needsFile) throws IOException {
         int next = generation + 1;
-        if (shotFile.isPresent()) {
-            WholeFiles.copy(shotFile.get(), folder.resolve("base-" + next));
-        }
-        boolean isSaved = inTheFile.isEmpty() || inTheFile.get() == now.get();
-        Records since = isSaved ? Records.NONE : Records.of(ShotParts.changed(inTheFile, now.get(), path()), false);
-        Path journal = folder.resolve("journal-" + next);
-        // One of an attempt that failed would be added to.
-        Files.deleteIfExists(journal);
-        FileChannel fresh = append(journal);
+        boolean based = inTheFile.isPresent() && copyFile(inTheFile.get().mark(), next, needsFile);
+        Optional<Shot> under = based ? inTheFile.map(SavedShot::shot) : Optional.empty();
+        boolean isSaved = inTheFile.isEmpty() || inTheFile.get().shot() == now;
+        Map<String, ShotParts.Change> first = isSaved ? Map.of() : ShotParts.changed(under, now, path(), key -> 1);
+        JournalFile fresh = JournalFile.begin(disk, folder.resolve("journal-" + next), first);
         try {
-            write(fresh, since.all);
-            disk.force(fresh);
             WholeFiles.forceFolder(folder);
-            name(next);
+            name(next, based);
         } catch (IOException e) {
             fresh.close();
             throw e;
         }
-        if (channel != null) {
-            channel.close();
+        if (file != null) {
+            file.close();
         }
-        channel = fresh;
-        end = since.all.length;
-        counting = 0;
-        lengths.clear();
-        count(since);
+        file = fresh;
         saved = isSaved;
-        last = now;
+        last = isSaved ? under : Optional.of(now);
         int old = generation;
         generation = next;
         Files.deleteIfExists(folder.resolve("journal-" + old));
         Files.deleteIfExists(folder.resolve("base-" + old));
     }
 
-    /**
-     * What a journal holds of changed parts.
-     *
-     * @param lengths of each part's record
-     * @param all of them, and the one that makes them count
-     */
-    private record Records(Map<String, Integer> lengths, byte[] all) {
-
-        static final Records NONE = new Records(Map.of(), new byte[0]);
-
-        static Records of(Map<String, Optional<byte[]>> changed, boolean isSaved) {
-            int bytes = 0;
-            Map<String, Integer> lengths = new HashMap<>();
-            List<byte[]> records = new ArrayList<>();
-            for (Map.Entry<String, Optional<byte[]>> part : changed.entrySet()) {
-                byte[] record = JournalRecords.record(
-                        part.getValue().isPresent() ? JournalRecords.Kind.PART : JournalRecords.Kind.GONE,
-                        part.getKey(),
-                        part.getValue().orElse(new byte[0]));
-                records.add(record);
-                lengths.put(part.getKey(), record.length);
-                bytes = Math.addExact(bytes, record.length);
+    /** @return whether the file is as it should be, and was copied */
+    private boolean copyFile(Optional<FileMark> expected, int next, boolean needed) throws IOException {
+        Path copy = folder.resolve("base-" + next);
+        try {
+            WholeFiles.copy(shotFile.orElseThrow(), copy);
+            if (expected.isEmpty() || expected.get().equals(FileMark.of(copy))) {
+                return true;
             }
-            byte[] commit = JournalRecords.record(
-                    isSaved ? JournalRecords.Kind.SAVED : JournalRecords.Kind.COMMIT, "", new byte[0]);
-            ByteBuffer all = ByteBuffer.allocate(Math.addExact(bytes, commit.length));
-            records.forEach(all::put);
-            return new Records(lengths, all.put(commit).array());
+        } catch (IOException e) {
+            if (needed) {
+                throw e;
+            }
+            LOG.log(Level.INFO, "unsaved work is kept without the file under it", e);
         }
+        // Another program has written into the file: what is kept are not changes of that.
+        Files.deleteIfExists(copy);
+        return false;
     }
 
-    private void count(Records records) {
-        records.lengths.forEach((key, length) -> {
-            Integer before = lengths.put(key, length);
-            counting += length - (before == null ? 0 : before);
-        });
+    private void goOn(Leftover left, Shot recovered) throws IOException {
+        Leftover.Parts of = left.files();
+        if (of.base().isPresent()) {
+            WholeFiles.copy(of.base().get(), folder.resolve("base-1"));
+        }
+        Path journal = folder.resolve("journal-1");
+        WholeFiles.copy(of.journal(), journal);
+        file = JournalFile.goOn(disk, journal);
+        WholeFiles.forceFolder(folder);
+        ObjectNode session = of.session().deepCopy();
+        write(session.put("generation", 1).put("since", since));
+        generation = 1;
+        saved = false;
+        last = Optional.of(recovered);
     }
 
-    private void name(int number) throws IOException {
-        ObjectNode session = ProcessMark.own().write(JSON.createObjectNode());
+    private void name(int number, boolean based) throws IOException {
+        ObjectNode session = JSON.createObjectNode();
         session.put("shot", shotFile.map(Path::toString).orElse(null))
                 .put("since", since)
                 .put("generation", number)
-                .put("base", shotFile.isPresent());
-        if (shotFile.isPresent()) {
-            session.put(
-                    "baseModified", Files.getLastModifiedTime(shotFile.get()).toMillis());
+                .put("base", based);
+        if (based) {
+            Path base = folder.resolve("base-" + number);
+            FileMark mark = FileMark.of(base);
+            session.put("baseModified", modified(base))
+                    .put("baseBytes", mark.bytes())
+                    .put("baseSum", mark.sum())
+                    .put("baseKey", WholeFiles.key(shotFile.orElseThrow()).orElse(null));
         }
+        write(session);
+    }
+
+    /** When the shot file was last saved; where that has gone, its copy. */
+    private long modified(Path copy) throws IOException {
+        try {
+            return Files.getLastModifiedTime(shotFile.orElseThrow()).toMillis();
+        } catch (IOException e) {
+            return Files.getLastModifiedTime(copy).toMillis();
+        }
+    }
+
+    private void write(ObjectNode session) throws IOException {
         Path temporary = folder.resolve("." + SESSION);
         try (FileChannel out = FileChannel.open(
                 temporary, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING)) {
-            write(out, JSON.writeValueAsBytes(session));
+            disk.write(out, ByteBuffer.wrap(JSON.writeValueAsBytes(session)));
             out.force(true);
         }
         WholeFiles.moveIntoPlace(temporary, folder.resolve(SESSION));
@@ -271,24 +303,15 @@ public final class Journal implements AutoCloseable {
      * Keeps the shot as it is now; when this returns, it is on the disk.
      *
      * @param isSaved whether it is what stands in the file, so that nothing is to be recovered
-     * @throws IOException when it could not be written; what was kept before stays
+     * @throws IOException when it could not be written, or its folder was removed; what was kept before stays
      */
     public void keep(Shot shot, boolean isSaved) throws IOException {
         if (isSaved == saved && (last.isEmpty() || last.get() == shot)) {
             return;
         }
-        Records records = Records.of(ShotParts.changed(last, shot, path()), isSaved);
-        append(records.all);
-        count(records);
+        file.append(ShotParts.changed(last, shot, path(), file::nextStep), isSaved);
         last = Optional.of(shot);
         saved = isSaved;
-        if (folding != null && folding.isDone()) {
-            goOnInFolded();
-        } else if (folding == null && end > disk.large() && end > disk.timesWhatCounts() * counting) {
-            Path now = folder.resolve("journal-" + generation);
-            long first = end;
-            folding = CompletableFuture.supplyAsync(() -> folded(now, first), disk.beside());
-        }
     }
 
     /**
@@ -298,117 +321,8 @@ public final class Journal implements AutoCloseable {
      * @param shot as it stands in the file
      * @param now as it is by now
      */
-    public void saved(Shot shot, Shot now) throws IOException {
-        begin(Optional.of(shot), Optional.of(now));
-    }
-
-    private void append(byte[] bytes) throws IOException {
-        try {
-            write(channel, bytes);
-            disk.force(channel);
-            end += bytes.length;
-        } catch (IOException e) {
-            // Half a record would hide what comes after it from a reader that stops there.
-            channel.truncate(end);
-            throw e;
-        }
-    }
-
-    /** Writes what still counts of a journal's first bytes to a file of its own. */
-    private Folded folded(Path journal, long first) {
-        Path file = folder.resolve(".folded");
-        try (FileChannel in = FileChannel.open(journal, StandardOpenOption.READ)) {
-            JournalRecords.Held held = JournalRecords.read(bytes(in, 0, first));
-            Files.deleteIfExists(file);
-            FileChannel out = append(file);
-            try {
-                long written = 0;
-                for (Map.Entry<String, JournalRecords.Held.Part> part :
-                        held.parts().entrySet()) {
-                    byte[] bytes = part.getValue().bytes();
-                    written += write(
-                            out,
-                            JournalRecords.record(
-                                    bytes == null ? JournalRecords.Kind.GONE : JournalRecords.Kind.PART,
-                                    part.getKey(),
-                                    bytes == null ? new byte[0] : bytes));
-                }
-                written += write(
-                        out,
-                        JournalRecords.record(
-                                held.saved() ? JournalRecords.Kind.SAVED : JournalRecords.Kind.COMMIT,
-                                "",
-                                new byte[0]));
-                disk.force(out);
-                return new Folded(file, out, written, first);
-            } catch (IOException e) {
-                out.close();
-                Files.deleteIfExists(file);
-                throw e;
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    /** Adds what was kept while it was folded, and goes on there. */
-    private void goOnInFolded() throws IOException {
-        Path now = folder.resolve("journal-" + generation);
-        Folded folded;
-        try {
-            folded = folding.join();
-        } catch (CompletionException e) {
-            // The long journal is whole, and goes on.
-            LOG.log(Level.INFO, "unsaved work is not folded", e);
-            return;
-        } finally {
-            folding = null;
-        }
-        long tail = end - folded.ofFirst;
-        try (FileChannel in = FileChannel.open(now, StandardOpenOption.READ)) {
-            write(folded.channel, bytes(in, folded.ofFirst, tail));
-            disk.force(folded.channel);
-            WholeFiles.moveIntoPlace(folded.file, now);
-        } catch (IOException e) {
-            folded.channel.close();
-            Files.deleteIfExists(folded.file);
-            throw e;
-        }
-        channel.close();
-        channel = folded.channel;
-        end = folded.bytes + tail;
-        counting = end;
-    }
-
-    private void dropFolding() throws IOException {
-        if (folding == null) {
-            return;
-        }
-        try {
-            Folded folded = folding.join();
-            folded.channel.close();
-            Files.deleteIfExists(folded.file);
-        } catch (CompletionException e) {
-            LOG.log(Level.INFO, "unsaved work is not folded", e);
-        }
-        folding = null;
-    }
-
-    private static byte[] bytes(FileChannel in, long from, long count) throws IOException {
-        ByteBuffer all = ByteBuffer.allocate(Math.toIntExact(count));
-        while (all.hasRemaining() && in.read(all, from + all.position()) >= 0) {
-            continue;
-        }
-        return all.array();
-    }
-
-    private static FileChannel append(Path file) throws IOException {
-        return FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.APPEND);
-    }
-
-    private int write(FileChannel out, byte[] bytes) throws IOException {
-        disk.write(out, ByteBuffer.wrap(bytes));
-        return bytes.length;
+    public void saved(SavedShot shot, Shot now) throws IOException {
+        begin(Optional.of(shot), now, where.isPresent());
     }
 
     private UnaryOperator<String> path() {
@@ -416,27 +330,41 @@ public final class Journal implements AutoCloseable {
         return path -> MediaPaths.toFile(path, beside);
     }
 
-    Path folder() {
+    /** Whether it is kept beside its shot if that has a file, and not in the state folder. */
+    public boolean isWhereItBelongs() {
+        return where.isPresent() || shotFile.isEmpty();
+    }
+
+    /** In which it is kept. */
+    public Path folder() {
         return folder;
     }
 
     /** Ends it and leaves what it holds. */
     @Override
     public void close() throws IOException {
-        dropFolding();
-        channel.close();
+        try {
+            file.close();
+        } finally {
+            presence.close();
+        }
     }
 
     /** Ends it and removes what it holds: the work was saved, or is to be forgotten. */
     public void discard() {
         try {
-            dropFolding();
-            if (channel != null) {
-                channel.close();
+            if (file != null) {
+                file.close();
             }
         } catch (IOException e) {
             // It goes anyway.
         }
+        // Without its document it is none that was left, also before all of it has gone.
+        Leftover.removeQuietly(folder.resolve(SESSION));
+        if (presence != null) {
+            presence.close();
+        }
         Leftover.remove(folder);
+        where.ifPresent(Leftover::removeQuietly);
     }
 }

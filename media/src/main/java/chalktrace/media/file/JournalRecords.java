@@ -15,22 +15,74 @@ import java.util.zip.CRC32C;
  */
 final class JournalRecords {
 
-    /** A part of the shot, a part that is gone, the end of what belongs together, and the same where it equals the saved file. */
+    /**
+     * A part of the shot, a part that is gone, the end of what belongs together, the same where it equals the saved file, and a change of a
+     * drawing.
+     */
     enum Kind {
         PART,
         GONE,
         COMMIT,
-        SAVED
+        SAVED,
+        CHANGE
     }
 
     private static final int MAGIC = 0x43544A31;
     private static final int HEAD = 4 + 1 + 2 + 4 + 4;
 
-    /** What a journal holds at its last commit. @param damaged how many of its records can't be read */
-    record Held(Map<String, Held.Part> parts, boolean committed, boolean saved, int damaged) {
+    /**
+     * What a journal holds at its last commit.
+     *
+     * @param commits how many there are, those that were folded counted
+     * @param damaged how many of its records can't be read
+     */
+    record Held(Map<String, Held.Part> parts, int commits, boolean saved, int damaged) {
 
-        /** @param bytes null for one that is gone, @param at where its record starts */
-        record Part(byte[] bytes, long at, int length) {}
+        /** What the changes of a part are changes of. */
+        enum Since {
+            WHOLE,
+            OF_THE_FILE,
+            GONE
+        }
+
+        /**
+         * @param bytes empty but for a whole one
+         * @param changes of it, one after the other
+         */
+        record Part(Since since, byte[] bytes, List<byte[]> changes) {
+
+            static final Part GONE = new Part(Since.GONE, new byte[0], List.of());
+
+            static Part whole(byte[] bytes) {
+                return new Part(Since.WHOLE, bytes, new ArrayList<>());
+            }
+
+            static Part ofTheFile() {
+                return new Part(Since.OF_THE_FILE, new byte[0], new ArrayList<>());
+            }
+
+            boolean isGone() {
+                return since == Since.GONE;
+            }
+        }
+
+        boolean committed() {
+            return commits > 0;
+        }
+
+        /** The records that say the same in the shortest way. */
+        List<byte[]> records() {
+            List<byte[]> all = new ArrayList<>();
+            parts.forEach((key, part) -> {
+                if (part.since != Since.OF_THE_FILE) {
+                    all.add(record(part.isGone() ? Kind.GONE : Kind.PART, key, part.bytes));
+                }
+                part.changes.forEach(change -> all.add(record(Kind.CHANGE, key, change)));
+            });
+            byte[] count = ByteBuffer.allocate(Integer.BYTES).putInt(commits).array();
+            all.add(record(saved ? Kind.SAVED : Kind.COMMIT, "", count));
+            return all;
+        }
     }
 
     private JournalRecords() {}
@@ -50,7 +102,7 @@ final class JournalRecords {
     static Held read(byte[] file) {
         Map<String, Held.Part> parts = new LinkedHashMap<>();
         List<Runnable> pending = new ArrayList<>();
-        boolean committed = false;
+        int commits = 0;
         boolean saved = false;
         int damaged = 0;
         boolean skipping = false;
@@ -68,23 +120,30 @@ final class JournalRecords {
             Kind kind = Kind.values()[in.get(at + 4)];
             int nameLength = Short.toUnsignedInt(in.getShort(at + 5));
             String key = new String(file, at + HEAD, nameLength, StandardCharsets.UTF_8);
+            byte[] body = body(file, at, nameLength, length);
             switch (kind) {
-                case PART, GONE -> {
-                    byte[] body = kind == Kind.GONE ? null : body(file, at, nameLength, length);
-                    Held.Part part = new Held.Part(body, at, length);
-                    pending.add(() -> parts.put(key, part));
-                }
+                case PART -> pending.add(() -> parts.put(key, Held.Part.whole(body)));
+                case GONE -> pending.add(() -> parts.put(key, Held.Part.GONE));
+                case CHANGE ->
+                    pending.add(() -> {
+                        Held.Part part = parts.computeIfAbsent(key, first -> Held.Part.ofTheFile());
+                        if (!part.isGone()) {
+                            part.changes.add(body);
+                        }
+                    });
                 case COMMIT, SAVED -> {
                     pending.forEach(Runnable::run);
                     pending.clear();
-                    committed = true;
+                    // One that was folded says of how many it is.
+                    commits +=
+                            body.length == Integer.BYTES ? ByteBuffer.wrap(body).getInt() : 1;
                     saved = kind == Kind.SAVED;
                 }
             }
             at += length;
         }
         // What breaks off at the end was being written: nothing that was committed is missing.
-        return new Held(parts, committed, saved, skipping && damaged > 0 ? damaged - 1 : damaged);
+        return new Held(parts, commits, saved, skipping && damaged > 0 ? damaged - 1 : damaged);
     }
 
     private static byte[] body(byte[] file, int at, int nameLength, int length) {

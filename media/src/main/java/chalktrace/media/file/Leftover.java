@@ -7,8 +7,11 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,36 +27,49 @@ import java.util.stream.Stream;
  * @param folder in which it is kept
  * @param shotFile of the shot that it belongs to; empty for one that was never saved
  * @param lastKept when it was last written to
+ * @param changes how many there are
  * @param fileThen when the shot file had been saved last as the session opened or saved it
+ * @param markThen of the shot file as the session opened or saved it
+ * @param keyThen by which the disk knew that file, whatever its name; empty where it gives no such keys
  */
-public record Leftover(Path folder, Optional<Path> shotFile, Instant lastKept, Optional<Instant> fileThen) {
+public record Leftover(
+        Path folder,
+        Optional<Path> shotFile,
+        Instant lastKept,
+        int changes,
+        Optional<Instant> fileThen,
+        Optional<FileMark> markThen,
+        Optional<String> keyThen) {
 
     private static final Logger LOG = Logger.getLogger(Leftover.class.getName());
     private static final ObjectMapper JSON = new ObjectMapper();
 
+    /** A session that was never named holds nothing; but it may just be beginning. */
+    private static final Duration NAMELESS = Duration.ofDays(1);
+
     /** What could be read. @param missing what could not, in words; empty when it is whole */
     public record Recovered(Shot shot, List<String> missing) {}
 
-    /** What sessions left of a shot file, the latest first; never of one that still runs. */
-    public static List<Leftover> of(Path shotFile, Path otherwise) {
-        List<Leftover> all = new ArrayList<>(in(Journal.parent(shotFile)));
-        Path file = shotFile.toAbsolutePath();
-        in(otherwise).stream()
-                .filter(left -> left.shotFile().filter(file::equals).isPresent())
-                .forEach(all::add);
-        all.sort(Comparator.comparing(Leftover::lastKept).reversed());
-        return all;
+    /** What lies in its folder. @param base empty where all of the shot is in the journal */
+    record Parts(ObjectNode session, Path journal, Optional<Path> base) {
+
+        static Parts of(Path folder) throws IOException {
+            JsonNode session = JSON.readTree(Files.readAllBytes(folder.resolve(Journal.SESSION)));
+            if (!(session instanceof ObjectNode)) {
+                throw new IOException(folder.resolve(Journal.SESSION) + " is damaged");
+            }
+            int generation = session.path("generation").asInt();
+            return new Parts(
+                    (ObjectNode) session,
+                    folder.resolve("journal-" + generation),
+                    session.path("base").asBoolean()
+                            ? Optional.of(folder.resolve("base-" + generation))
+                            : Optional.empty());
+        }
     }
 
-    /** What sessions left of shots that were never saved, the latest first. */
-    public static List<Leftover> untitled(Path folder) {
-        return in(folder).stream()
-                .filter(left -> left.shotFile().isEmpty())
-                .sorted(Comparator.comparing(Leftover::lastKept).reversed())
-                .toList();
-    }
-
-    private static List<Leftover> in(Path parent) {
+    /** In the sessions of a folder; never of one that lives. */
+    static List<Leftover> in(Path parent) {
         if (!Files.isDirectory(parent)) {
             return List.of();
         }
@@ -61,50 +77,83 @@ public record Leftover(Path folder, Optional<Path> shotFile, Instant lastKept, O
             return sessions.filter(Files::isDirectory)
                     .flatMap(folder -> read(folder).stream())
                     .toList();
-        } catch (IOException e) {
+        } catch (IOException | UncheckedIOException e) {
             LOG.info("sessions in " + parent + " can't be listed: " + e.getMessage());
             return List.of();
         }
     }
 
-    private static Optional<Leftover> read(Path folder) {
+    /** What a session left; empty where it lives, or holds nothing: then it goes. */
+    public static Optional<Leftover> read(Path folder) {
         try {
-            JsonNode session = JSON.readTree(Files.readAllBytes(folder.resolve(Journal.SESSION)));
-            Optional<ProcessMark> owner = ProcessMark.read(session);
-            if (owner.isEmpty() || owner.get().state() == ProcessMark.State.RUNS) {
+            Presence.State owner = Presence.look(Drive.REAL, folder.resolve(Journal.HERE));
+            if (owner == Presence.State.LIVES) {
                 return Optional.empty();
             }
-            Path journal = journal(folder, session);
-            JournalRecords.Held held = JournalRecords.read(Files.readAllBytes(journal));
+            Parts files = Parts.of(folder);
+            JournalRecords.Held held = JournalRecords.read(Files.readAllBytes(files.journal));
             if (!held.committed() && held.damaged() == 0 || held.saved()) {
-                if (owner.get().state() == ProcessMark.State.ENDED) {
-                    // Nothing in it was unsaved.
+                if (owner == Presence.State.ENDED) {
                     remove(folder);
                 }
                 return Optional.empty();
             }
+            ObjectNode session = files.session;
             return Optional.of(new Leftover(
                     folder,
                     Optional.ofNullable(session.path("shot").asText(null))
                             .map(shot -> folder.getFileSystem().getPath(shot)),
-                    Files.getLastModifiedTime(journal).toInstant(),
+                    Files.getLastModifiedTime(files.journal).toInstant(),
+                    held.commits(),
                     session.has("baseModified")
                             ? Optional.of(Instant.ofEpochMilli(
                                     session.path("baseModified").asLong()))
-                            : Optional.empty()));
-        } catch (IOException e) {
+                            : Optional.empty(),
+                    session.has("baseSum")
+                            ? Optional.of(new FileMark(
+                                    session.path("baseBytes").asLong(),
+                                    session.path("baseSum").asText()))
+                            : Optional.empty(),
+                    Optional.ofNullable(session.path("baseKey").asText(null))));
+        } catch (NoSuchFileException e) {
+            removeNameless(folder);
+            return Optional.empty();
+        } catch (IOException | RuntimeException e) {
             LOG.info("the session in " + folder + " can't be read: " + e.getMessage());
             return Optional.empty();
         }
     }
 
-    private static Path journal(Path folder, JsonNode session) {
-        return folder.resolve("journal-" + session.path("generation").asInt());
+    private static void removeNameless(Path folder) {
+        try {
+            Instant made = Files.getLastModifiedTime(folder).toInstant();
+            if (!Files.exists(folder.resolve(Journal.SESSION))
+                    && made.plus(NAMELESS).isBefore(Instant.now())) {
+                remove(folder);
+            }
+        } catch (IOException e) {
+            LOG.info("the session in " + folder + " stays: " + e.getMessage());
+        }
+    }
+
+    /** Whether another file is the one that the session opened or saved, under another name. */
+    boolean isNamed(Path other) {
+        return markThen.isPresent() && markThen.equals(FileMark.ifAny(other)) && keyThen.equals(WholeFiles.key(other));
+    }
+
+    Parts files() throws IOException {
+        return Parts.of(folder);
     }
 
     /** Whether the shot file was changed by someone else since the session opened or saved it. */
     public boolean fileHasChanged() {
-        return fileNow().isPresent() && fileThen.isPresent() && !fileNow().equals(fileThen);
+        try {
+            return markThen.isPresent()
+                    && fileNow().isPresent()
+                    && !markThen.get().equals(FileMark.of(shotFile.orElseThrow()));
+        } catch (IOException e) {
+            return true;
+        }
     }
 
     /** When the shot file was saved last; empty when it is gone. */
@@ -123,17 +172,17 @@ public record Leftover(Path folder, Optional<Path> shotFile, Instant lastKept, O
     public Recovered recover() throws UnreadableException {
         List<String> missing = new ArrayList<>();
         try {
-            JsonNode session = JSON.readTree(Files.readAllBytes(folder.resolve(Journal.SESSION)));
-            JournalRecords.Held held = JournalRecords.read(Files.readAllBytes(journal(folder, session)));
+            Parts files = files();
+            JournalRecords.Held held = JournalRecords.read(Files.readAllBytes(files.journal));
             if (held.damaged() > 0) {
                 missing.add(held.damaged() + (held.damaged() == 1 ? " change" : " changes") + " that can't be read");
             }
-            Path base = folder.resolve("base-" + session.path("generation").asInt());
             Path beside = shotFile.orElse(folder);
-            if (!session.path("base").asBoolean()) {
+            if (files.base.isEmpty()) {
                 return new Recovered(
                         together(JSON.createObjectNode(), Leftover::none, held.parts(), beside, missing), missing);
             }
+            Path base = files.base.get();
             try (ShotArchive archive = ShotArchive.open(base)) {
                 ObjectNode root = (ObjectNode) ShotFile.document(base, archive.read(ShotFile.DOCUMENT));
                 return new Recovered(
@@ -168,11 +217,6 @@ public record Leftover(Path folder, Optional<Path> shotFile, Instant lastKept, O
         throw new DrawingSvg.BrokenDrawing("is missing (" + file + ")", null);
     }
 
-    /** Removes it for good; only when the artist says so, or once it is saved. */
-    public void discard() {
-        remove(folder);
-    }
-
     static void remove(Path folder) {
         if (!Files.exists(folder)) {
             return;
@@ -187,8 +231,16 @@ public record Leftover(Path folder, Optional<Path> shotFile, Instant lastKept, O
                     Files.deleteIfExists(parent);
                 }
             }
-        } catch (IOException e) {
+        } catch (IOException | UncheckedIOException e) {
             LOG.info("the recovery folder " + folder + " stays: " + e.getMessage());
+        }
+    }
+
+    static void removeQuietly(Path file) {
+        try {
+            Files.deleteIfExists(file);
+        } catch (IOException e) {
+            LOG.info(file + " stays: " + e.getMessage());
         }
     }
 }

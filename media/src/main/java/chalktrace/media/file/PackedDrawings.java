@@ -20,7 +20,7 @@ import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipArchiveOutputStream;
 
 /**
- * The drawings of the last save in their packed form: a drawing that is still the same object, in the same chalks, is
+ * The drawings as they were opened or saved last, in their packed form: a drawing that is still the same object, in the same chalks, is
  * written again without packing it again.
  */
 final class PackedDrawings {
@@ -28,6 +28,15 @@ final class PackedDrawings {
     private record Packed(byte[] deflated, long size, long crc, List<Chalk> chalks) {}
 
     private Map<Drawing, Packed> last = new IdentityHashMap<>();
+
+    /** Takes drawings as they lie in the file from which they were read. @param chalks of that file's shot */
+    void put(Map<Drawing, ShotArchive.Part> read, List<Chalk> chalks) {
+        read.forEach((drawing, part) -> {
+            if (part.isDeflated()) {
+                last.put(drawing, new Packed(part.packed(), part.bytes().length, part.crc(), chalks));
+            }
+        });
+    }
 
     /** Writes the whole archive; {@code out} is left open. */
     void write(Shot shot, byte[] document, OutputStream out) throws IOException {

@@ -17,12 +17,20 @@ final class ShotArchive implements AutoCloseable {
     private static final int LARGEST_ENTRY_BYTES = 256 << 20;
     private static final int MOST_ENTRIES = 1_000_000;
 
+    /** What is unpacked of all parts is no more than this and so many times the file; drawings pack to a tenth. */
+    private static final long UNPACKED_BYTES = 64L << 20;
+
+    private static final long UNPACKED_TIMES = 64;
+
     private final Path path;
     private final ZipFile zip;
     private final int parts;
+    private long unpacked;
+    private final long mostUnpacked;
 
-    private ShotArchive(Path path, ZipFile zip) {
+    private ShotArchive(Path path, ZipFile zip) throws IOException {
         this.path = path;
+        mostUnpacked = UNPACKED_BYTES + UNPACKED_TIMES * Files.size(path);
         this.zip = zip;
         this.parts = Collections.list(zip.getEntries()).size();
     }
@@ -58,6 +66,13 @@ final class ShotArchive implements AutoCloseable {
     }
 
     byte[] read(String name) throws UnreadableException {
+        return part(name).bytes;
+    }
+
+    /** A part as it is, and as it lies in the file. */
+    record Part(byte[] bytes, byte[] packed, long crc, boolean isDeflated) {}
+
+    Part part(String name) throws UnreadableException {
         ZipArchiveEntry entry = zip.getEntry(name);
         if (entry == null) {
             throw UnreadableException.of(
@@ -65,17 +80,20 @@ final class ShotArchive implements AutoCloseable {
                     name.equals(ShotFile.DOCUMENT) ? "is no shot of Chalk Trace" : "lacks the part " + name,
                     "Choose a file that was saved as a " + ShotFile.ENDING + " shot.");
         }
-        try (InputStream in = zip.getInputStream(entry)) {
-            byte[] bytes = in.readNBytes(LARGEST_ENTRY_BYTES);
-            if (bytes.length == LARGEST_ENTRY_BYTES) {
+        try (InputStream raw = zip.getRawInputStream(entry);
+                InputStream in = zip.getInputStream(entry)) {
+            int most = (int) Math.min(LARGEST_ENTRY_BYTES, mostUnpacked - unpacked);
+            byte[] bytes = in.readNBytes(most);
+            if (bytes.length == most) {
                 throw UnreadableException.of(path, "has a part of absurd size (" + name + ")", "Take an earlier copy.");
             }
+            unpacked += bytes.length;
             CRC32 sum = new CRC32();
             sum.update(bytes);
             if (entry.getCrc() >= 0 && sum.getValue() != entry.getCrc()) {
                 throw new ZipException("its sum is wrong");
             }
-            return bytes;
+            return new Part(bytes, raw.readAllBytes(), sum.getValue(), entry.getMethod() == ZipArchiveEntry.DEFLATED);
         } catch (IOException | RuntimeException e) {
             throw UnreadableException.of(path, "is damaged in its part " + name, "Take an earlier copy.", e);
         }

@@ -21,6 +21,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFileAttributeView;
 import java.util.Collection;
+import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -59,6 +60,9 @@ public final class ShotFile {
     private ObjectNode lastRead = JSON.createObjectNode();
     private volatile Map<Path, ContentMark> marks = Map.of();
 
+    /** The file as this program read or wrote it last; empty for one that has not been saved yet. */
+    private volatile Optional<FileMark> mark = Optional.empty();
+
     /** Files outside the shot's folder, of which nobody has said that they may be read. */
     private volatile Set<String> unread = Set.of();
 
@@ -80,15 +84,18 @@ public final class ShotFile {
 
     /** @throws UnreadableException when the file is missing, cut short, no shot, or wrong in itself */
     public static Opened open(Path path) throws UnreadableException {
+        // Read before all else: a file that is changed meanwhile is another one.
+        Optional<FileMark> mark = FileMark.ifAny(path);
         try (ShotArchive archive = ShotArchive.open(path)) {
             JsonNode root = document(path, archive.read(DOCUMENT));
             int version = root.path("formatVersion").asInt(0);
             requireParts(path, root, archive);
             Shot shot;
+            Map<Drawing, ShotArchive.Part> packed = new IdentityHashMap<>();
             try {
                 shot = ShotJson.read(
                         root,
-                        (number, file) -> drawing(archive, number, file),
+                        (number, file) -> drawing(archive, number, file, packed),
                         written -> MediaPaths.toMemory(written, path));
             } catch (JsonFields.WrongField e) {
                 throw version > ShotJson.VERSION
@@ -105,6 +112,8 @@ public final class ShotFile {
             file.lastRead = (ObjectNode) root;
             file.marks = MediaMarks.read(root, written -> MediaPaths.toMemory(written, path));
             file.unread = outside(path, shot);
+            file.mark = mark;
+            file.packed.put(packed, shot.chalks());
             return new Opened(
                     shot,
                     file,
@@ -120,9 +129,10 @@ public final class ShotFile {
      * Writes the shot whole to a temporary file beside the target, forces it to the disk, then moves it into place: at
      * any moment the target is the old file or the new one.
      *
+     * @return the mark of what was written
      * @throws UnwritableException when it can't be written; the old file is untouched
      */
-    public void save(Shot shot, Path target) throws UnwritableException {
+    public FileMark save(Shot shot, Path target) throws UnwritableException {
         ObjectNode root = ShotJson.write(shot, ShotFile::entryOf, path -> MediaPaths.toFile(path, target));
         Map<Path, ContentMark> found = MediaMarks.of(shot.mediaFiles(), marks, unread);
         MediaMarks.write(found, root, path -> MediaPaths.toFile(path, target));
@@ -131,12 +141,14 @@ public final class ShotFile {
         Path place = WholeFiles.real(target);
         Path temporary = saving(place);
         BEING_WRITTEN.add(temporary);
+        FileMark written;
         try {
             requireWritable(place);
             try (OutputStream out = opener.open(temporary)) {
                 packed.write(shot, JSON.writeValueAsBytes(root), out);
             }
             keepMode(place, temporary);
+            written = FileMark.of(temporary);
             WholeFiles.moveIntoPlace(temporary, place);
         } catch (IOException e) {
             discard(temporary);
@@ -151,6 +163,19 @@ public final class ShotFile {
         }
         lastRead = root;
         marks = found;
+        mark = Optional.of(written);
+        return written;
+    }
+
+    /** The file as this program read or wrote it last. On any thread. */
+    public Optional<FileMark> mark() {
+        return mark;
+    }
+
+    /** Whether another program has written to the file since this one read or wrote it; not where it has gone. */
+    public boolean isChangedByOthers(Path path) {
+        Optional<FileMark> now = FileMark.ifAny(path);
+        return mark.isPresent() && now.isPresent() && !now.equals(mark);
     }
 
     /**
@@ -196,9 +221,10 @@ public final class ShotFile {
     }
 
     private static Set<String> outside(Path path, Shot shot) {
-        Path folder = path.toAbsolutePath().normalize().getParent();
+        Path folder = WholeFiles.real(path.toAbsolutePath().getParent());
+        // A link in the folder may lead anywhere.
         return shot.mediaFiles().stream()
-                .filter(file -> !Path.of(file).startsWith(folder))
+                .filter(file -> !WholeFiles.real(Path.of(file)).startsWith(folder))
                 .collect(Collectors.toUnmodifiableSet());
     }
 
@@ -283,8 +309,17 @@ public final class ShotFile {
     }
 
     static Drawing drawing(ShotArchive archive, int number, String file) throws DrawingSvg.BrokenDrawing {
+        return drawing(archive, number, file, new IdentityHashMap<>());
+    }
+
+    /** @param packed takes how the drawing lies in the file */
+    private static Drawing drawing(ShotArchive archive, int number, String file, Map<Drawing, ShotArchive.Part> packed)
+            throws DrawingSvg.BrokenDrawing {
         try {
-            return DrawingSvg.read(number, archive.read(file));
+            ShotArchive.Part part = archive.part(file);
+            Drawing drawing = DrawingSvg.read(number, part.bytes());
+            packed.put(drawing, part);
+            return drawing;
         } catch (UnreadableException e) {
             throw new DrawingSvg.BrokenDrawing("is missing or damaged (" + file + ")", e);
         } catch (DrawingSvg.BrokenDrawing e) {

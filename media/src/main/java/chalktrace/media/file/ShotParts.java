@@ -34,6 +34,9 @@ final class ShotParts {
     private static final String DRAWING = "drawing/";
     private static final String EXPOSURES = "exposures/";
 
+    /** A change that adds more than these and half of the drawing is written as the whole drawing. */
+    private static final int FEW = 8;
+
     /** Fields of the document, by the part of the shot that they come from. */
     private enum Field {
         NAME(Shot::name, (blank, shot) -> blank.withName(shot.name()), "name"),
@@ -89,37 +92,56 @@ final class ShotParts {
 
     private ShotParts() {}
 
+    /** What has become of a part, as a record of a journal says it. */
+    record Change(JournalRecords.Kind kind, byte[] bytes) {
+
+        static final Change GONE = new Change(JournalRecords.Kind.GONE, new byte[0]);
+
+        static Change whole(byte[] bytes) {
+            return new Change(JournalRecords.Kind.PART, bytes);
+        }
+    }
+
+    /** Knows which parts are written down already. */
+    interface Steps {
+
+        /** @return which change of a drawing since it was written whole the next one is, from 1; 0 where it is to be written whole again */
+        int next(String key);
+    }
+
     /**
      * What has changed.
      *
      * @param before empty for all of it
-     * @return bytes by the key of the part; none for a part that is gone
+     * @return by the key of the part
      */
-    static Map<String, Optional<byte[]>> changed(Optional<Shot> before, Shot after, UnaryOperator<String> path)
+    static Map<String, Change> changed(Optional<Shot> before, Shot after, UnaryOperator<String> path, Steps steps)
             throws IOException {
-        Map<String, Optional<byte[]>> out = new LinkedHashMap<>();
+        Map<String, Change> out = new LinkedHashMap<>();
         for (Field field : Field.values()) {
             if (before.isEmpty() || !field.isSame(before.get(), after)) {
-                out.put(field.name(), Optional.of(JSON.writeValueAsBytes(field.of(after, path))));
+                out.put(field.name(), Change.whole(JSON.writeValueAsBytes(field.of(after, path))));
             }
         }
         for (Level level : after.levels()) {
-            level(before.flatMap(shot -> shot.level(level.id())), level, after, out);
+            level(before.flatMap(shot -> shot.level(level.id())), level, after, steps, out);
         }
         for (Level level : before.map(Shot::levels).orElse(List.of())) {
             if (after.level(level.id()).isEmpty()) {
-                out.put(EXPOSURES + level.id(), Optional.empty());
-                level.drawings().forEach(gone -> out.put(key(level.id(), gone.number()), Optional.empty()));
+                out.put(EXPOSURES + level.id(), Change.GONE);
+                level.drawings().forEach(gone -> out.put(key(level.id(), gone.number()), Change.GONE));
             }
         }
         return out;
     }
 
-    private static void level(Optional<Level> before, Level after, Shot shot, Map<String, Optional<byte[]>> out)
+    private static void level(Optional<Level> before, Level after, Shot shot, Steps steps, Map<String, Change> out)
             throws IOException {
         Exposures was = before.map(Level::exposures).orElse(Exposures.NONE);
         if (before.isEmpty() || was != after.exposures()) {
-            out.put(EXPOSURES + after.id(), Optional.of(JSON.writeValueAsBytes(ShotJson.exposures(after.exposures()))));
+            out.put(
+                    EXPOSURES + after.id(),
+                    Change.whole(JSON.writeValueAsBytes(ShotJson.exposures(after.exposures()))));
         }
         if (before.isPresent() && before.get().drawings() == after.drawings()) {
             return;
@@ -128,15 +150,26 @@ final class ShotParts {
             Drawing known =
                     before.flatMap(level -> level.drawing(drawing.number())).orElse(null);
             if (known != drawing) {
-                byte[] svg = DrawingSvg.write(drawing, shot.setup().size(), shot::chalk);
-                out.put(key(after.id(), drawing.number()), Optional.of(svg));
+                String key = key(after.id(), drawing.number());
+                out.put(key, drawn(Optional.ofNullable(known), drawing, shot, known == null ? 0 : steps.next(key)));
             }
         }
         for (Drawing drawing : before.map(Level::drawings).orElse(List.of())) {
             if (after.drawing(drawing.number()).isEmpty()) {
-                out.put(key(after.id(), drawing.number()), Optional.empty());
+                out.put(key(after.id(), drawing.number()), Change.GONE);
             }
         }
+    }
+
+    private static Change drawn(Optional<Drawing> before, Drawing after, Shot shot, int step) {
+        if (step > 0) {
+            DrawnChange change = DrawnChange.between(before.orElseThrow(), after, step);
+            if (change.added().size() <= after.items().size() / 2 + FEW) {
+                return new Change(
+                        JournalRecords.Kind.CHANGE, change.write(shot.setup().size(), shot::chalk));
+            }
+        }
+        return Change.whole(DrawingSvg.write(after, shot.setup().size(), shot::chalk));
     }
 
     /**
@@ -166,13 +199,7 @@ final class ShotParts {
         for (JsonNode level : whole.path("levels")) {
             fill((ObjectNode) level, levelsBefore.get(level.path("id").asText()), parts);
         }
-        Map<String, byte[]> drawn = new LinkedHashMap<>();
-        parts.forEach((key, part) -> {
-            if (key.startsWith(DRAWING) && part.bytes() != null) {
-                drawn.put(key, part.bytes());
-            }
-        });
-        Map<String, Drawing> read = readable(whole, drawn, base, missing);
+        Map<String, Drawing> read = readable(whole, parts, base, missing);
         return ShotJson.read(whole, (number, file) -> read.get(file), path);
     }
 
@@ -183,7 +210,7 @@ final class ShotParts {
         JournalRecords.Held.Part shown = parts.get(EXPOSURES + id);
         level.set(
                 "exposures",
-                shown != null && shown.bytes() != null
+                shown != null && !shown.isGone()
                         ? JSON.readTree(shown.bytes())
                         : before == null ? JSON.createArrayNode() : before.path("exposures"));
         Map<Integer, String> files = new LinkedHashMap<>();
@@ -196,9 +223,9 @@ final class ShotParts {
         parts.forEach((key, part) -> {
             if (key.startsWith(mine)) {
                 int number = Integer.parseInt(key.substring(mine.length()));
-                if (part.bytes() == null) {
+                if (part.isGone()) {
                     files.remove(number);
-                } else {
+                } else if (part.since() == JournalRecords.Held.Since.WHOLE) {
                     files.put(number, key);
                 }
             }
@@ -211,17 +238,25 @@ final class ShotParts {
 
     /** A drawing that can't be read is left out, and where it showed nothing shows: better all others than none. */
     private static Map<String, Drawing> readable(
-            ObjectNode whole, Map<String, byte[]> drawn, ShotJson.Drawings base, List<String> missing) {
+            ObjectNode whole,
+            Map<String, JournalRecords.Held.Part> parts,
+            ShotJson.Drawings base,
+            List<String> missing) {
         Map<String, Drawing> read = new HashMap<>();
         for (JsonNode level : whole.path("levels")) {
+            String name = level.path("name").asText();
             Set<Integer> there = new TreeSet<>(Set.of(Exposure.BLANK));
             Set<Integer> gone = new TreeSet<>();
             for (Iterator<JsonNode> all = level.path("drawings").elements(); all.hasNext(); ) {
                 JsonNode one = all.next();
                 int number = one.path("number").asInt();
                 String file = one.path("file").asText();
+                JournalRecords.Held.Part part = parts.get(key(level.path("id").asText(), number));
                 try {
-                    read.put(file, drawing(number, file, drawn, base));
+                    Drawing drawing = part != null && part.since() == JournalRecords.Held.Since.WHOLE
+                            ? DrawingSvg.read(number, part.bytes())
+                            : base.read(number, file);
+                    read.put(file, part == null ? drawing : changed(drawing, part.changes(), name, missing));
                     there.add(number);
                 } catch (DrawingSvg.BrokenDrawing e) {
                     all.remove();
@@ -235,16 +270,27 @@ final class ShotParts {
                     gone.add(shown);
                 }
             }
-            String name = level.path("name").asText();
             gone.forEach(number -> missing.add("drawing " + number + " of " + name));
         }
         return read;
     }
 
-    private static Drawing drawing(int number, String file, Map<String, byte[]> drawn, ShotJson.Drawings base)
-            throws DrawingSvg.BrokenDrawing {
-        byte[] svg = drawn.get(file);
-        return svg == null ? base.read(number, file) : DrawingSvg.read(number, svg);
+    /** A drawing with what came since; where a change is missing, as it was until then. */
+    private static Drawing changed(Drawing drawing, List<byte[]> changes, String level, List<String> missing) {
+        Drawing out = drawing;
+        int step = 1;
+        try {
+            for (byte[] change : changes) {
+                DrawnChange next = DrawnChange.read(change);
+                if (next.step() != step++) {
+                    throw new DrawingSvg.BrokenDrawing("lacks a change", null);
+                }
+                out = next.applied(out);
+            }
+        } catch (DrawingSvg.BrokenDrawing e) {
+            missing.add("the latest of drawing " + drawing.number() + " of " + level);
+        }
+        return out;
     }
 
     private static String key(String level, int number) {

@@ -8,9 +8,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.BasicFileAttributes;
+import java.util.Optional;
 
 /** Puts a file in its place as a whole. */
-final class WholeFiles {
+public final class WholeFiles {
 
     private WholeFiles() {}
 
@@ -24,12 +26,24 @@ final class WholeFiles {
         forceFolder(target.toAbsolutePath().getParent());
     }
 
-    /** Where a file really lies, whatever links lead to it; one that is not there yet, where it is to be. */
-    static Path real(Path file) {
+    /** Where a file really lies, whatever links lead to it; one that is not there, where it would be. */
+    public static Path real(Path file) {
         try {
             return file.toRealPath();
         } catch (IOException e) {
-            return file.toAbsolutePath();
+            Path whole = file.toAbsolutePath().normalize();
+            return whole.getParent() == null ? whole : real(whole.getParent()).resolve(whole.getFileName());
+        }
+    }
+
+    /** By what the disk knows a file, whatever its name; empty where it gives no such keys. */
+    static Optional<String> key(Path file) {
+        try {
+            return Optional.ofNullable(Files.readAttributes(file, BasicFileAttributes.class)
+                            .fileKey())
+                    .map(Object::toString);
+        } catch (IOException e) {
+            return Optional.empty();
         }
     }
 

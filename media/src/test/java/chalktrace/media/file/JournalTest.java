@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
@@ -13,9 +14,8 @@ import chalktrace.core.testing.Shots;
 import chalktrace.media.testing.FullShot;
 import chalktrace.media.testing.RandomEdits;
 import chalktrace.media.testing.Variations;
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.awt.geom.AffineTransform;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
@@ -28,8 +28,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import java.util.UUID;
 import java.util.concurrent.Executor;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -55,26 +58,28 @@ class JournalTest {
     }
 
     private Journal journal() throws IOException {
-        return Journal.of(file, opened, otherwise);
+        return Journal.of(file, saved(opened), otherwise);
     }
 
-    /** Lets a session be one of a process that has ended. @return its document */
-    private static JsonNode end(Path session) throws IOException {
-        ObjectNode written = (ObjectNode) JSON.readTree(Files.readAllBytes(session.resolve(Journal.SESSION)));
-        Files.write(
-                session.resolve(Journal.SESSION),
-                JSON.writeValueAsBytes(
-                        written.put("started", written.path("started").asLong() - 60_000)));
-        return written;
+    private static SavedShot saved(Shot shot) {
+        return new SavedShot(shot, Optional.empty());
     }
 
-    /** What would be found after this session's process had ended. */
+    /** What would be found if this session's program were killed now: of one that lives, a copy of its folder. */
     private static Leftover left(Path session) throws Exception {
-        JsonNode written = end(session);
-        return Leftover.of(Path.of(written.path("shot").asText()), session.getParent()).stream()
-                .filter(one -> one.folder().equals(session))
-                .findFirst()
-                .orElseThrow();
+        Path killed = session;
+        if (Presence.look(Drive.REAL, session.resolve(Journal.HERE)) == Presence.State.LIVES) {
+            killed = Files.createDirectories(session.getParent()
+                    .resolveSibling("killed")
+                    .resolve(UUID.randomUUID().toString()));
+            try (Stream<Path> all = Files.list(session)) {
+                for (Path file :
+                        all.filter(path -> !path.endsWith(Journal.HERE)).toList()) {
+                    Files.copy(file, killed.resolve(file.getFileName()));
+                }
+            }
+        }
+        return Leftover.read(killed).orElseThrow();
     }
 
     @Test
@@ -121,14 +126,14 @@ class JournalTest {
     @Test
     void whatWasKeptIsForcedToTheDiskBeforeItReturns() throws Exception {
         List<Long> forced = new ArrayList<>();
-        Journal.Disk disk = new Journal.Disk() {
+        JournalFile.Disk disk = new JournalFile.Disk() {
             @Override
             public void force(FileChannel channel) throws IOException {
                 channel.force(true);
                 forced.add(channel.size());
             }
         };
-        Journal journal = Journal.of(disk, file, opened, otherwise);
+        Journal journal = Journal.of(disk, file, saved(opened), otherwise);
         for (Shot shot : RandomEdits.of(opened, 10)) {
             journal.keep(shot, false);
             assertThat(forced.get(forced.size() - 1))
@@ -140,7 +145,7 @@ class JournalTest {
     @Test
     void aFullDiskIsSaidAndWhatWasKeptBeforeStaysAndTheNextOneGoesOn() throws Exception {
         boolean[] full = new boolean[1];
-        Journal.Disk disk = new Journal.Disk() {
+        JournalFile.Disk disk = new JournalFile.Disk() {
             @Override
             public void write(FileChannel channel, ByteBuffer bytes) throws IOException {
                 if (full[0]) {
@@ -148,21 +153,21 @@ class JournalTest {
                     channel.write(bytes);
                     throw new IOException("No space left on device");
                 }
-                Journal.Disk.super.write(channel, bytes);
+                JournalFile.Disk.super.write(channel, bytes);
             }
         };
-        Journal journal = Journal.of(disk, file, opened, otherwise);
+        Journal journal = Journal.of(disk, file, saved(opened), otherwise);
         Shot first = opened.withName("first");
         Shot second = first.withMarks(List.of(new Mark(3, Mark.Kind.KEY)));
         journal.keep(first, false);
         full[0] = true;
         assertThatThrownBy(() -> journal.keep(second, false)).hasMessageContaining("No space left");
-        Leftover left = left(journal.folder());
-        assertThat(left.recover().shot()).isEqualTo(first);
+        assertThat(left(journal.folder()).recover().shot()).isEqualTo(first);
         full[0] = false;
         journal.keep(second, false);
-        assertThat(left.recover().shot()).isEqualTo(second);
-        assertThat(left.recover().missing()).isEmpty();
+        Leftover.Recovered recovered = left(journal.folder()).recover();
+        assertThat(recovered.shot()).isEqualTo(second);
+        assertThat(recovered.missing()).isEmpty();
         journal.close();
     }
 
@@ -194,8 +199,6 @@ class JournalTest {
         journal.close();
         Leftover left = left(journal.folder());
         byte[] base = Files.readAllBytes(journal.folder().resolve("base-1"));
-        // The link would lead to the saved file itself.
-        Files.delete(journal.folder().resolve("base-1"));
         int at = new String(base, StandardCharsets.ISO_8859_1).indexOf("drawings/level-1/1.svg") + 120;
         base[at] ^= 0x55;
         Files.write(journal.folder().resolve("base-1"), base);
@@ -211,7 +214,7 @@ class JournalTest {
         Journal first = journal();
         first.keep(opened.withName("first"), false);
         Journal looking = journal();
-        assertThat(Leftover.of(file, otherwise)).isEmpty();
+        assertThat(new UnsavedWork(otherwise).of(file)).isEmpty();
         looking.discard();
         assertThat(left(first.folder()).recover().shot().name()).isEqualTo("first");
         first.close();
@@ -223,11 +226,10 @@ class JournalTest {
             Journal journal = journal();
             journal.keep(opened.withName(name), false);
             journal.close();
-            left(journal.folder());
             Files.setLastModifiedTime(
                     journal.folder().resolve("journal-1"), FileTime.fromMillis(1_000_000L * name.length()));
         }
-        List<Leftover> all = Leftover.of(file, otherwise);
+        List<Leftover> all = new UnsavedWork(otherwise).of(file);
         assertThat(all).hasSize(3);
         assertThat(all.get(0).recover().shot().name()).isEqualTo("three");
     }
@@ -239,20 +241,20 @@ class JournalTest {
         Shot after = saved.withMarks(List.of());
         journal.keep(saved, false);
         ShotFile.fresh().save(saved, file);
-        journal.saved(saved, saved);
+        journal.saved(saved(saved), saved);
         assertThat(Files.size(journal.folder().resolve("journal-2"))).isZero();
         journal.keep(after, false);
         assertThat(left(journal.folder()).recover().shot()).isEqualTo(after);
         journal.keep(saved, true);
         journal.close();
-        assertThat(Leftover.of(file, otherwise)).isEmpty();
+        assertThat(new UnsavedWork(otherwise).of(file)).isEmpty();
     }
 
     @Test
     void cutAnywhereInASaveWhatCameMeanwhileStaysKept() throws Exception {
         for (int cut = 0; ; cut++) {
             CutDisk disk = new CutDisk();
-            Journal journal = Journal.of(disk, file, opened, otherwise);
+            Journal journal = Journal.of(disk, file, saved(opened), otherwise);
             Shot saved = opened.withName("saved " + cut);
             Shot now = saved.withMarks(List.of(new Mark(3, Mark.Kind.KEY)));
             journal.keep(saved, false);
@@ -261,7 +263,7 @@ class JournalTest {
             disk.left = cut;
             boolean whole = true;
             try {
-                journal.saved(saved, now);
+                journal.saved(saved(saved), now);
             } catch (IOException e) {
                 whole = false;
             }
@@ -275,7 +277,7 @@ class JournalTest {
                 Shot later = now.withName("later " + cut);
                 journal.keep(later, false);
                 assertThat(left(journal.folder()).recover().shot()).isEqualTo(later);
-                journal.saved(saved, later);
+                journal.saved(saved(saved), later);
                 assertThat(left(journal.folder()).recover().shot()).isEqualTo(later);
             }
             journal.discard();
@@ -287,7 +289,7 @@ class JournalTest {
     }
 
     /** Writes half of what it is given and then nothing more, or forces nothing, after so many operations. */
-    private static final class CutDisk implements Journal.Disk {
+    private static final class CutDisk implements JournalFile.Disk {
         private int left = Integer.MAX_VALUE;
 
         @Override
@@ -297,7 +299,7 @@ class JournalTest {
                 channel.write(bytes);
                 throw new IOException("cut");
             }
-            Journal.Disk.super.write(channel, bytes);
+            JournalFile.Disk.super.write(channel, bytes);
         }
 
         @Override
@@ -305,7 +307,7 @@ class JournalTest {
             if (left-- <= 0) {
                 throw new IOException("cut");
             }
-            Journal.Disk.super.force(channel);
+            JournalFile.Disk.super.force(channel);
         }
     }
 
@@ -323,12 +325,11 @@ class JournalTest {
     void whatWasKeptOfAFileIsFoundThroughALinkToIt() throws Exception {
         Path link = Files.createSymbolicLink(
                 Files.createDirectory(folder.resolve("links")).resolve("link.chalk"), file);
-        Journal journal = Journal.of(link, opened, otherwise);
+        Journal journal = Journal.of(link, saved(opened), otherwise);
         journal.keep(opened.withName("mine"), false);
-        end(journal.folder());
-        assertThat(Leftover.of(file, otherwise)).hasSize(1);
-        assertThat(Leftover.of(link, otherwise)).hasSize(1);
         journal.close();
+        assertThat(new UnsavedWork(otherwise).of(file)).hasSize(1);
+        assertThat(new UnsavedWork(otherwise).of(link)).hasSize(1);
     }
 
     @Test
@@ -351,8 +352,7 @@ class JournalTest {
         journal.keep(opened, false);
         journal.keep(opened.withName("later"), false);
         journal.close();
-        end(journal.folder());
-        assertThat(Leftover.untitled(folder.resolve("unsaved")))
+        assertThat(new UnsavedWork(folder.resolve("unsaved")).untitled())
                 .singleElement()
                 .satisfies(left -> assertThat(left.recover().shot()).isEqualTo(opened.withName("later")));
     }
@@ -370,13 +370,12 @@ class JournalTest {
     @Test
     void aFolderThatHasGoneIsNotMadeAnewForTheJournal() throws Exception {
         Path gone = folder.resolve("gone/shot.chalk");
-        Journal journal = Journal.of(gone, opened, otherwise);
+        Journal journal = Journal.of(gone, saved(opened), otherwise);
         journal.keep(opened.withName("kept all the same"), false);
         journal.close();
         assertThat(gone.getParent()).doesNotExist();
         assertThat(journal.folder()).startsWith(otherwise);
-        end(journal.folder());
-        assertThat(Leftover.untitled(otherwise))
+        assertThat(new UnsavedWork(otherwise).of(gone))
                 .singleElement()
                 .satisfies(left -> assertThat(left.recover().shot().name()).isEqualTo("kept all the same"));
     }
@@ -384,7 +383,7 @@ class JournalTest {
     @Test
     void aLongSessionIsFoldedAndLosesNothing() throws Exception {
         Journal journal = Journal.of(
-                new Journal.Disk() {
+                new JournalFile.Disk() {
                     @Override
                     public long large() {
                         return 1 << 20;
@@ -396,16 +395,16 @@ class JournalTest {
                     }
                 },
                 file,
-                opened,
+                saved(opened),
                 otherwise);
-        Drawing heavy = Drawing.empty(1);
-        for (int i = 0; i < 400; i++) {
-            heavy = heavy.plus(Shots.line(i, i * 0.37, 1000 - i, i * 0.11));
-        }
+        Drawing heavy = scribbled(400);
         Shot shot = opened;
         long most = 0;
         for (int i = 0; i < 90; i++) {
-            Drawing next = heavy.plus(Shots.line(i, 1, 2, 3));
+            // All of it moves.
+            Drawing next = heavy.withItems(heavy.items().stream()
+                    .map(item -> item.transformed(AffineTransform.getTranslateInstance(1, 0)))
+                    .toList());
             shot = shot.withLevel(Shots.LEVEL, level -> level.with(next));
             journal.keep(shot, false);
             most = Math.max(most, Files.size(journal.folder().resolve("journal-1")));
@@ -414,6 +413,79 @@ class JournalTest {
         long written = 90L * DrawingSvg.write(heavy, shot.setup().size(), shot::chalk).length;
         assertThat(most).isLessThan(written * 3 / 4).isGreaterThan(1 << 19);
         assertThat(left(journal.folder()).recover().shot()).isEqualTo(shot);
+    }
+
+    private static Drawing scribbled(int strokes) {
+        List<DrawingItem> items = new ArrayList<>();
+        for (int i = 0; i < strokes; i++) {
+            items.add(new DrawingItem.Line(Shots.line(i, i * 0.37, 1000 - i, i * 0.11)));
+        }
+        return Drawing.of(1, items);
+    }
+
+    @Test
+    void aStrokeCostsWhatItIsAndNotItsDrawing() throws Exception {
+        Shot full = opened.withLevel(Shots.LEVEL, level -> level.with(scribbled(5000)));
+        ShotFile.fresh().save(full, file);
+        Shot shot = ShotFile.open(file).shot();
+        Journal journal = Journal.of(file, saved(shot), otherwise);
+        Path records = journal.folder().resolve("journal-1");
+        long seed = System.nanoTime();
+        System.out.println("changes of a drawing of seed " + seed);
+        Random random = new Random(seed);
+        List<Shot> before = new ArrayList<>();
+        for (int i = 0; i < 200; i++) {
+            before.add(shot);
+            // Something is drawn or taken away anywhere, or undone.
+            shot = random.nextInt(5) == 0
+                    ? before.get(Math.max(0, before.size() - 2))
+                    : shot.withLevel(
+                            Shots.LEVEL,
+                            level -> level.with(changed(level.drawing(1).orElseThrow(), random)));
+            long length = Files.size(records);
+            journal.keep(shot, false);
+            assertThat(Files.size(records) - length).isLessThan(30_000);
+        }
+        Leftover.Recovered recovered = left(journal.folder()).recover();
+        assertThat(recovered.missing()).isEmpty();
+        assertThat(recovered.shot()).isEqualTo(shot);
+        journal.close();
+    }
+
+    private static Drawing changed(Drawing drawing, Random random) {
+        List<DrawingItem> items = new ArrayList<>(drawing.items());
+        int at = random.nextInt(items.size() + 1);
+        items.subList(at, Math.min(items.size(), at + random.nextInt(12))).clear();
+        for (int more = random.nextInt(4); more > 0; more--) {
+            items.add(at, new DrawingItem.Line(Shots.line(random.nextInt(900), 1, 2, random.nextInt(900))));
+        }
+        return drawing.withItems(items);
+    }
+
+    @Test
+    void aDrawingWithAChangeThatIsMissingIsAsItWasUntilThenAndNamed() throws Exception {
+        Journal journal = journal();
+        Path records = journal.folder().resolve("journal-1");
+        List<Shot> shots = new ArrayList<>();
+        List<Long> ends = new ArrayList<>();
+        Shot shot = opened;
+        for (int i = 0; i < 3; i++) {
+            int stroke = i;
+            shot = shot.withLevel(
+                    Shots.LEVEL,
+                    level -> level.with(level.drawing(1).orElseThrow().plus(Shots.line(stroke, 3, 9, 9))));
+            journal.keep(shot, false);
+            shots.add(shot);
+            ends.add(Files.size(records));
+        }
+        journal.close();
+        byte[] bytes = Files.readAllBytes(records);
+        bytes[ends.get(0).intValue() + 60] ^= 0x55;
+        Files.write(records, bytes);
+        Leftover.Recovered recovered = left(journal.folder()).recover();
+        assertThat(recovered.missing()).anyMatch(words -> words.contains("drawing 1"));
+        assertThat(Shots.level(recovered.shot()).drawing(1))
+                .isEqualTo(Shots.level(shots.get(0)).drawing(1));
     }
 
     @Test
@@ -428,7 +500,7 @@ class JournalTest {
         Path large = folder.resolve("large.chalk");
         ShotFile.fresh().save(opened.withLevels(List.of(full)).withCycles(List.of()), large);
         Shot start = ShotFile.open(large).shot();
-        Journal journal = Journal.of(large, start, otherwise);
+        Journal journal = Journal.of(large, saved(start), otherwise);
         journal.keep(start.withLevel("crowd", level -> RandomEdits.drawn(level, 7, 1)), false);
         assertThat(Files.size(journal.folder().resolve("journal-1"))).isLessThan(4000);
         journal.close();

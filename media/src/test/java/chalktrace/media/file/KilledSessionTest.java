@@ -59,13 +59,17 @@ class KilledSessionTest {
                             .sum())
                     .isEqualTo(reached);
             ShotFile.fresh().save(found, file);
-            Leftover.of(file, folder.resolve("state")).forEach(Leftover::discard);
+            work().of(file).forEach(work()::forget);
         }
+    }
+
+    private UnsavedWork work() {
+        return new UnsavedWork(folder.resolve("state"));
     }
 
     /** What is left of a session, or else the file, which then is as new. */
     private Shot recovered(Path file) throws Exception {
-        List<Leftover> left = Leftover.of(file, folder.resolve("state"));
+        List<Leftover> left = work().of(file);
         assertThat(left).hasSizeLessThanOrEqualTo(1);
         if (left.isEmpty()) {
             return ShotFile.open(file).shot();

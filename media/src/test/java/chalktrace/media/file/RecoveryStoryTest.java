@@ -7,8 +7,6 @@ import chalktrace.media.UnwritableException;
 import chalktrace.media.testing.ForgetfulDisk;
 import chalktrace.media.testing.FullShot;
 import chalktrace.media.testing.RandomEdits;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.FileSystem;
 import java.nio.file.Files;
@@ -20,7 +18,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.Executor;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -28,7 +25,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** A session that draws, undoes, saves and saves as, with the process or the power cut after each change of the disk. */
 class RecoveryStoryTest {
 
-    private static final ObjectMapper JSON = new ObjectMapper();
     private static final String FIRST = "/work/shot.chalk";
     private static final String SECOND = "/work/other/shot again.chalk";
     private static final String STATE = "/home/state";
@@ -60,7 +56,7 @@ class RecoveryStoryTest {
     /** Journals are folded soon, each some steps after that was begun. */
     private final Deque<Runnable> waiting = new ArrayDeque<>();
 
-    private final Journal.Disk folds = new Journal.Disk() {
+    private final JournalFile.Disk folds = new JournalFile.Disk() {
         @Override
         public Executor beside() {
             return run -> {
@@ -175,7 +171,7 @@ class RecoveryStoryTest {
                 keep(RandomEdits.next(shot, random, i), false);
                 fold();
             }
-            begun().saved(saved, shot);
+            begun().saved(saved(), shot);
         } else {
             Path other = disk.getPath(file.toString().equals(FIRST) ? SECOND : FIRST);
             Files.deleteIfExists(other);
@@ -190,9 +186,13 @@ class RecoveryStoryTest {
     /** The journal, or a new one where none could be begun. */
     private Journal begun() throws IOException {
         if (journal == null) {
-            journal = Journal.of(folds, file, saved, disk.getPath(STATE));
+            journal = Journal.of(folds, file, saved(), disk.getPath(STATE));
         }
         return journal;
+    }
+
+    private SavedShot saved() {
+        return new SavedShot(saved, opened.file().mark());
     }
 
     private void keep(Shot next, boolean isSaved) throws IOException {
@@ -226,7 +226,6 @@ class RecoveryStoryTest {
 
     private void assertComesBack(FileSystem left) throws Exception {
         try (left) {
-            endAll(left);
             List<Shot> found = new ArrayList<>();
             for (String name : List.of(FIRST, SECOND)) {
                 found(left.getPath(name)).ifPresent(found::add);
@@ -237,24 +236,12 @@ class RecoveryStoryTest {
 
     /** What somebody gets who opens a shot there. */
     private static Optional<Shot> found(Path file) throws Exception {
-        List<Leftover> left = Leftover.of(file, file.getFileSystem().getPath(STATE));
+        List<Leftover> left = new UnsavedWork(file.getFileSystem().getPath(STATE)).of(file);
         if (!left.isEmpty()) {
             Leftover.Recovered recovered = left.get(0).recover();
             assertThat(recovered.missing()).isEmpty();
             return Optional.of(recovered.shot());
         }
         return Files.exists(file) ? Optional.of(ShotFile.open(file).shot()) : Optional.empty();
-    }
-
-    /** Lets all sessions be of processes that have ended. */
-    private static void endAll(FileSystem left) throws IOException {
-        try (Stream<Path> all = Files.walk(left.getPath("/"))) {
-            for (Path session :
-                    all.filter(path -> path.endsWith(Journal.SESSION)).toList()) {
-                ObjectNode written = (ObjectNode) JSON.readTree(Files.readAllBytes(session));
-                written.put("started", written.path("started").asLong() - 60_000);
-                Files.write(session, JSON.writeValueAsBytes(written));
-            }
-        }
     }
 }

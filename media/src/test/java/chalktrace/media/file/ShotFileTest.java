@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.SoundClip;
 import chalktrace.core.testing.Shots;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
@@ -28,8 +29,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -268,75 +273,69 @@ class ShotFileTest {
         assertThat(new String(first, StandardCharsets.ISO_8859_1)).startsWith("PK");
     }
 
-    @Test
-    void anOpenShotIsNotOpenedByAnotherUnnoticed() {
-        Path file = folder.resolve("shot.chalk");
-        ShotLock.Taken mine = ShotLock.take(file);
-        assertThat(mine.lock()).isPresent();
-        assertThat(ShotLock.take(file).holder()).get().asString().contains(System.getProperty("user.name"));
-        mine.lock().orElseThrow().close();
-        ShotLock.Taken again = ShotLock.take(file);
-        assertThat(again.lock()).isPresent();
-        again.lock().orElseThrow().close();
-    }
-
-    @Test
-    void aLockThatADeadProcessLeftIsTakenOver() throws Exception {
-        Path file = folder.resolve("shot.chalk");
-        Process ended = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-version")
-                .redirectErrorStream(true)
-                .start();
-        ended.getInputStream().readAllBytes();
-        ended.waitFor();
-        ShotLock mine = ShotLock.take(file).lock().orElseThrow();
-        Path lock = folder.resolve(".shot.chalk.open");
-        String text = Files.readString(lock);
-        mine.close();
-        Files.writeString(
-                lock, text.replace("\"process\":" + ProcessHandle.current().pid(), "\"process\":" + ended.pid()));
-        ShotLock.Taken taken = ShotLock.take(file);
-        assertThat(taken.lock()).isPresent();
-        taken.lock().orElseThrow().close();
-    }
-
-    @Test
-    void aLockWhoseProcessNumberIsInUseAgainIsTakenOver() throws Exception {
+    /** Rewrites parts of a shot file. */
+    private Path withParts(BiFunction<String, byte[], byte[]> change) throws Exception {
         Path file = saved(full());
-        Path lock = folder.resolve(".shot.chalk.open");
-        ShotLock mine = ShotLock.take(file).lock().orElseThrow();
-        String text = Files.readString(lock);
-        mine.close();
-        long started =
-                ProcessHandle.current().info().startInstant().orElseThrow().toEpochMilli();
-        Files.writeString(lock, text.replace("\"started\":" + started, "\"started\":" + (started - 60_000)));
-        ShotLock.Taken taken = ShotLock.take(file);
-        assertThat(taken.lock()).isPresent();
-        taken.lock().orElseThrow().close();
+        Path changed = folder.resolve("changed.chalk");
+        try (ZipFile zip = new ZipFile(file.toFile());
+                ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(changed))) {
+            for (ZipEntry entry : Collections.list(zip.entries())) {
+                out.putNextEntry(new ZipEntry(entry.getName()));
+                out.write(
+                        change.apply(entry.getName(), zip.getInputStream(entry).readAllBytes()));
+            }
+        }
+        return changed;
     }
 
     @Test
-    void anEmptyLockOfAFullDiskIsTakenOver() throws Exception {
-        Path file = saved(full());
-        Files.write(folder.resolve(".shot.chalk.open"), new byte[0]);
-        ShotLock.Taken taken = ShotLock.take(file);
-        assertThat(taken.lock()).isPresent();
-        taken.lock().orElseThrow().close();
+    void drawingsThatDidNotChangeAreSavedAsTheyLayInTheFile() throws Exception {
+        String comment = "<!-- of another hand -->";
+        Path file = withParts((name, bytes) -> name.endsWith(".svg")
+                ? new String(bytes, StandardCharsets.UTF_8)
+                        .replace("</svg>", comment + "</svg>")
+                        .getBytes(StandardCharsets.UTF_8)
+                : bytes);
+        ShotFile.Opened opened = ShotFile.open(file);
+        Shot changed = opened.shot()
+                .withLevel(
+                        Shots.LEVEL,
+                        level -> level.with(level.drawing(1).orElseThrow().plus(Shots.line(1, 2, 3, 4))));
+        opened.file().save(changed, file);
+        assertThat(ShotFile.open(file).shot()).isEqualTo(changed);
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            for (ZipEntry entry : Collections.list(zip.entries())) {
+                String text = new String(zip.getInputStream(entry).readAllBytes(), StandardCharsets.UTF_8);
+                boolean isOld = entry.getName().endsWith(".svg")
+                        && !entry.getName().equals("drawings/" + Shots.LEVEL + "/1.svg");
+                assertThat(text.contains(comment)).as(entry.getName()).isEqualTo(isOld);
+            }
+        }
     }
 
     @Test
-    void aLockOfAnotherMachineIsAskedAbout() throws Exception {
-        Path file = saved(full());
-        Files.writeString(
-                folder.resolve(".shot.chalk.open"),
-                "{\"user\":\"ada\",\"host\":\"quay\",\"machine\":\"another\",\"process\":1,\"started\":5}");
-        ShotLock.Taken taken = ShotLock.take(file);
-        assertThat(taken.lock()).isEmpty();
-        assertThat(taken.holder()).contains("ada on quay");
-        assertThat(taken.mayBeLeft()).isTrue();
-        taken = ShotLock.takeOver(file);
-        assertThat(taken.lock()).isPresent();
-        taken.lock().orElseThrow().close();
+    void aFileWhosePartsUnpackToFarMoreThanItHoldsIsRefused() throws Exception {
+        Path file = withParts((name, bytes) -> name.endsWith(".svg")
+                ? (new String(bytes, StandardCharsets.UTF_8) + " ".repeat(40 << 20)).getBytes(StandardCharsets.UTF_8)
+                : bytes);
+        assertRefused(file, "changed.chalk", "drawing");
+    }
+
+    @Test
+    void ofAFileThatALinkInTheFolderLeadsToNothingIsReadUnasked() throws Exception {
+        Path outside = Files.createDirectory(folder.resolve("outside"));
+        Path inside = Files.createDirectory(folder.resolve("inside"));
+        Path link = inside.resolve("line.wav");
+        Path file = inside.resolve("shot.chalk");
+        // As somebody else made it, where there was no such file.
+        ShotFile.fresh().save(full().withSounds(List.of(SoundClip.of("sound-1", "line", link.toString(), 0))), file);
+        Files.createSymbolicLink(link, Files.writeString(outside.resolve("secret.wav"), "nobody's business"));
+        ShotFile.Opened opened = ShotFile.open(file);
+        opened.file().save(opened.shot().withName("later"), file);
+        assertThat(ShotFile.open(file).file().marks()).doesNotContainKey(link);
+        opened.file().mayRead(List.of(link.toString()));
+        opened.file().save(opened.shot().withName("allowed"), file);
+        assertThat(ShotFile.open(file).file().marks()).containsKey(link);
     }
 
     @Test

@@ -4,9 +4,12 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
+import chalktrace.media.file.FileMark;
 import chalktrace.media.file.Journal;
+import chalktrace.media.file.SavedShot;
 import chalktrace.media.file.ShotFile;
 import java.nio.file.Path;
+import java.util.Optional;
 
 /** A program that draws stroke after stroke, keeps each and says so, and saves now and then, until it is killed. */
 public final class DrawingProcess {
@@ -21,7 +24,8 @@ public final class DrawingProcess {
         Path file = Path.of(arguments[0]);
         ShotFile.Opened opened = ShotFile.open(file);
         Shot shot = opened.shot();
-        try (Journal journal = Journal.of(file, shot, file.resolveSibling("state"))) {
+        try (Journal journal =
+                Journal.of(file, new SavedShot(shot, opened.file().mark()), file.resolveSibling("state"))) {
             for (int i = Integer.parseInt(arguments[1]); ; i++) {
                 shot = drawn(shot, i);
                 journal.keep(shot, false);
@@ -33,11 +37,11 @@ public final class DrawingProcess {
                 if (i % SAVES_EVERY == 0) {
                     // A stroke is drawn and kept while the shot is saved.
                     Shot saved = shot;
-                    opened.file().save(saved, file);
+                    FileMark mark = opened.file().save(saved, file);
                     shot = drawn(shot, ++i);
                     journal.keep(shot, false);
                     System.out.println("kept " + i);
-                    journal.saved(saved, shot);
+                    journal.saved(new SavedShot(saved, Optional.of(mark)), shot);
                 }
             }
         }
