@@ -21,7 +21,8 @@ class ArchitectureTest {
         "chalktrace.app.finish..",
         "chalktrace.app.ruler..",
         "chalktrace.app.notes..",
-        "chalktrace.app.space.."
+        "chalktrace.app.space..",
+        "chalktrace.app.versions.."
     };
 
     @ArchTest

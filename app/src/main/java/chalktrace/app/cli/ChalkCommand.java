@@ -32,6 +32,7 @@ import picocli.CommandLine.ScopeType;
             MouthsCommand.class,
             SyncCommand.class,
             CheckCommand.class,
+            VersionsCommand.class,
             CheckFileCommand.class,
             CommandLine.HelpCommand.class
         })

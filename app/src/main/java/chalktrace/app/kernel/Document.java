@@ -124,6 +124,11 @@ public final class Document {
         return whyReadOnly.getReadOnlyProperty();
     }
 
+    /** The shot as it was opened or saved last. */
+    Shot saved() {
+        return saved;
+    }
+
     /** Whether another shot is looked at in place of this one: then nothing is edited. */
     public boolean isLooking() {
         return looked != null;

@@ -1,8 +1,11 @@
 package chalktrace.app.kernel;
 
+import chalktrace.app.state.Preferences;
+import chalktrace.app.words.VersionWords;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.version.ShotDifference;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
 import chalktrace.media.file.FileMark;
@@ -11,6 +14,7 @@ import chalktrace.media.file.SavedShot;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.file.ShotLock;
 import chalktrace.media.file.UnsavedWork;
+import chalktrace.media.file.Versions;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,7 +23,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 
 /**
  * Takes shots from the disk and puts them there, in the background, and finds unsaved work that earlier sessions left. Lives on the FX thread.
@@ -29,6 +37,12 @@ public final class Shelf {
     /** The name of a shot that has none yet. */
     public static final String UNTITLED = Words.DESK.of("untitled");
 
+    private static final Logger LOG = Logger.getLogger(Shelf.class.getName());
+
+    private static final int VERSION_PX = 112;
+
+    private final ReadOnlyIntegerWrapper versionsKept = new ReadOnlyIntegerWrapper();
+    private final Preferences preferences;
     private final Document document;
     private final Jobs jobs;
     private final Notices notices;
@@ -57,7 +71,14 @@ public final class Shelf {
     private ShotPlace told;
 
     public Shelf(
-            Document document, Jobs jobs, Notices notices, Keeping keeping, OutsideMedia outside, Path stateFolder) {
+            Document document,
+            Jobs jobs,
+            Notices notices,
+            Keeping keeping,
+            OutsideMedia outside,
+            Preferences preferences,
+            Path stateFolder) {
+        this.preferences = preferences;
         this.outside = outside;
         this.document = document;
         this.jobs = jobs;
@@ -333,9 +354,11 @@ public final class Shelf {
         Shot shot = document.shot();
         Document.Opening opening = document.opening();
         ShotFile itsFile = document.file();
-        ShotPlace before = place;
+        ShotPlace where = place;
         Optional<ShotLock> mine = document.lock();
-        boolean asks = !replaces && target.equals(document.pathProperty().get());
+        boolean isItsOwn = target.equals(document.pathProperty().get());
+        boolean asks = !replaces && isItsOwn;
+        Optional<Shot> inTheFile = isItsOwn && !replaces ? Optional.of(document.saved()) : Optional.empty();
         // Work whose restoring was undone is not in what is saved.
         List<Leftover> done = restored.stream()
                 .filter(found -> found.shot().filter(document::hasBeen).isPresent())
@@ -345,17 +368,21 @@ public final class Shelf {
         Jobs.Job save = jobs.run(
                 Words.DESK.of("save-file", target.getFileName()),
                 job -> {
-                    requireThere(before, target);
+                    requireThere(where, target);
                     if (asks && itsFile.isChangedByOthers(target)) {
                         throw new ChangedByAnother(
                                 target, Files.getLastModifiedTime(target).toInstant());
                     }
                     Optional<ShotLock> lock = lock(target, mine);
+                    Versions versions = new Versions(target);
+                    Optional<Versions.Before> earlier = versions.before();
                     try {
                         FileMark mark = itsFile.save(shot, target);
                         done.forEach(unsaved::forget);
+                        earlier.ifPresent(before -> keep(versions, before, inTheFile, shot));
                         return new Written(lock, mark, ShotPlace.of(target));
                     } catch (UnwritableException | RuntimeException e) {
+                        earlier.ifPresent(Versions.Before::drop);
                         lock.filter(taken -> !mine.equals(lock)).ifPresent(ShotLock::close);
                         throw e;
                     }
@@ -379,6 +406,29 @@ public final class Shelf {
                 });
         // Told before what came of it; what waits looks at that.
         save.whenEnded(() -> Platform.runLater(() -> endSaving(shot)));
+    }
+
+    /** What the file held before is a version; where that can't be kept, the save was made all the same. */
+    private void keep(Versions versions, Versions.Before before, Optional<Shot> then, Shot now) {
+        Optional<ShotDifference> change = then.map(shot -> ShotDifference.between(shot, now));
+        if (change.filter(ShotDifference::isNothing).isPresent()) {
+            before.drop();
+            return;
+        }
+        try {
+            before.keep(
+                    change.map(VersionWords::of).orElse(""),
+                    then.map(shot -> ShotPicture.of(shot, VERSION_PX).png()).orElse(new byte[0]));
+            versions.thin(Instant.now(), preferences.versionLimitBytes());
+        } catch (IOException | RuntimeException e) {
+            LOG.log(Level.WARNING, "no version of the state before", e);
+        }
+        Platform.runLater(() -> versionsKept.set(versionsKept.get() + 1));
+    }
+
+    /** Changes when a version was kept. */
+    public ReadOnlyIntegerProperty versionsKeptProperty() {
+        return versionsKept.getReadOnlyProperty();
     }
 
     private void endSaving(Shot shot) {

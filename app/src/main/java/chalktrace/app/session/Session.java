@@ -50,6 +50,7 @@ public final class Session {
     private final Shelf shelf;
     private final Gathering gathering;
     private final Looking looking;
+    private final Comparing comparing;
     private final Timing timing;
     private final KeySet keys;
     private final VoiceSound voiceSound;
@@ -78,9 +79,10 @@ public final class Session {
         jobs.repeat(footages::lookForChanges, CHANGES_SECONDS);
         proposals = new Proposals(document, jobs, notices);
         keeping = new Keeping(notices);
-        shelf = new Shelf(document, jobs, notices, keeping, outsideMedia, stateFolder);
+        shelf = new Shelf(document, jobs, notices, keeping, outsideMedia, preferences, stateFolder);
         jobs.repeat(shelf::lookForPlace, CHANGES_SECONDS);
         looking = new Looking(document, transport);
+        comparing = new Comparing(document);
         gathering = new Gathering(document, proposals, notices, looking, outsideMedia);
         timing = new Timing(document, selection, transport, jobs, notices);
         transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
@@ -175,6 +177,11 @@ public final class Session {
 
     public Looking looking() {
         return looking;
+    }
+
+    /** An earlier state, or another shot, that is looked at in step with this one. */
+    public Comparing comparing() {
+        return comparing;
     }
 
     public VoiceSound voiceSound() {

@@ -21,6 +21,7 @@ public final class Preferences implements AutoCloseable {
 
     private static final String PROXY_FOLDER = "proxies.folder";
     private static final String PROXY_LIMIT = "proxies.limit-bytes";
+    private static final String VERSION_LIMIT = "versions.limit-bytes";
     private static final String LOOK = "look";
     private static final String RECENT = "recent.";
     private static final int MOST_RECENT = 8;
@@ -31,6 +32,7 @@ public final class Preferences implements AutoCloseable {
     private static final String LATENCY = "sound.latency-millis";
 
     private static final long PROXY_LIMIT_AT_FIRST = 20L << 30;
+    private static final long VERSION_LIMIT_AT_FIRST = 1L << 30;
 
     private final Path stateFolder;
     private final Properties values = new Properties();
@@ -70,6 +72,19 @@ public final class Preferences implements AutoCloseable {
 
     public void setProxyLimitBytes(long bytes) {
         set(PROXY_LIMIT, String.valueOf(bytes));
+    }
+
+    /** How much room versions of one shot may take. */
+    public synchronized long versionLimitBytes() {
+        try {
+            return Long.parseLong(values.getProperty(VERSION_LIMIT, String.valueOf(VERSION_LIMIT_AT_FIRST)));
+        } catch (NumberFormatException e) {
+            return VERSION_LIMIT_AT_FIRST;
+        }
+    }
+
+    public void setVersionLimitBytes(long bytes) {
+        set(VERSION_LIMIT, String.valueOf(bytes));
     }
 
     /** Whether small pictures are made for the picture lane. */

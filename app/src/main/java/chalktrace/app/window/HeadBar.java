@@ -7,6 +7,7 @@ import chalktrace.app.footage.Footages;
 import chalktrace.app.kernel.Jobs.Job;
 import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Step;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.words.Words;
@@ -67,6 +68,7 @@ final class HeadBar extends HBox {
                         item(Words.DESK.of("save"), Action.SAVE, commands::save),
                         item(Words.DESK.of("save-as-ellipsis"), Action.SAVE_AS, commands::saveAs),
                         unsavedWork(commands),
+                        versions(),
                         new SeparatorMenuItem(),
                         item(Words.DESK.of("undo"), Action.UNDO, session.document()::undo),
                         item(Words.DESK.of("redo"), Action.REDO, session.document()::redo),
@@ -244,6 +246,13 @@ final class HeadBar extends HBox {
         MenuItem item = new MenuItem(Words.DESK.of("unsaved-work-ellipsis"));
         item.setId("unsaved-work");
         item.setOnAction(event -> commands.unsavedWork());
+        return item;
+    }
+
+    private MenuItem versions() {
+        MenuItem item = new MenuItem(Words.DESK.of("versions-ellipsis"));
+        item.setId("show-versions");
+        item.setOnAction(event -> session.view().stepProperty().set(Step.FINISH));
         return item;
     }
 

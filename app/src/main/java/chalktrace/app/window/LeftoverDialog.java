@@ -2,17 +2,11 @@ package chalktrace.app.window;
 
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.Shelf;
+import chalktrace.app.kernel.ShotPicture;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.words.Times;
 import chalktrace.app.words.Words;
-import chalktrace.core.picture.Rgb;
-import chalktrace.core.render.FrameComposer;
-import chalktrace.core.render.PixelTile;
-import chalktrace.core.render.RasterCache;
-import chalktrace.core.render.SceneOptions;
-import chalktrace.core.render.Scenes;
-import chalktrace.core.render.Viewpoint;
-import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -42,7 +36,7 @@ import javafx.stage.Window;
  */
 final class LeftoverDialog extends Dialog<Void> {
 
-    private static final double PICTURE_WIDTH = 144;
+    private static final int PICTURE_WIDTH = 144;
     private static final double WIDTH = 720;
     private static final double MOST_HEIGHT = 420;
     private static final double ROW_HEIGHT = 140;
@@ -197,40 +191,22 @@ final class LeftoverDialog extends Dialog<Void> {
                 .orElseGet(() -> Words.DESK.of("now-gone", then.get()));
     }
 
-    /** The first frame that shows a drawing. */
     private Node picture(Shot shot) {
-        int frame = shot.levels().stream()
-                .flatMap(level -> level.exposures().runs().stream())
-                .filter(run -> !run.isBlank())
-                .mapToInt(Exposure::start)
-                .min()
-                .orElse(0);
-        double scale = PICTURE_WIDTH / shot.setup().size().width();
-        int width = (int) PICTURE_WIDTH;
-        int height = Math.max(1, (int) Math.round(scale * shot.setup().size().height()));
-        Viewpoint small = new Viewpoint(scale, 0, 0, 0, width, height);
         ImageView view = new ImageView();
-        session.jobs()
-                .runQuietly(
-                        job -> {
-                            int[] pixels = new int[width * height];
-                            new FrameComposer(new RasterCache(0), Rgb.WHITE)
-                                    .compose(
-                                            Scenes.of(
-                                                    shot,
-                                                    frame,
-                                                    SceneOptions.export(false),
-                                                    (clip, at) -> Optional.empty()),
-                                            small,
-                                            PixelTile.whole(pixels, width, height));
-                            return pixels;
-                        },
-                        pixels -> {
-                            WritableImage image = new WritableImage(width, height);
-                            image.getPixelWriter()
-                                    .setPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
-                            view.setImage(image);
-                        });
+        session.jobs().runQuietly(job -> ShotPicture.of(shot, PICTURE_WIDTH), small -> {
+            WritableImage image = new WritableImage(small.width(), small.height());
+            image.getPixelWriter()
+                    .setPixels(
+                            0,
+                            0,
+                            small.width(),
+                            small.height(),
+                            PixelFormat.getIntArgbInstance(),
+                            small.pixels(),
+                            0,
+                            small.width());
+            view.setImage(image);
+        });
         return view;
     }
 }

@@ -4,7 +4,10 @@ import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Shelf;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Step;
 import chalktrace.app.theme.Theme;
+import chalktrace.app.versions.VersionsFeature;
+import chalktrace.app.words.Times;
 import chalktrace.app.words.Words;
 import chalktrace.media.file.ShotFile;
 import java.nio.file.Path;
@@ -146,6 +149,12 @@ final class ShotCommands {
                 .offer(
                         Words.DESK.of("was-changed-by-another", changed.file().getFileName(), Times.of(changed.when())),
                         new Notices.Offer(Words.DESK.of("save-elsewhere"), () -> saveAs(then)),
+                        new Notices.Offer(Words.DESK.of("look-at-it"), () -> {
+                            session.view().stepProperty().set(Step.FINISH);
+                            VersionsFeature.compareWith(session, changed.file());
+                            // It is still to be answered.
+                            changedByAnother(changed, then);
+                        }),
                         new Notices.Offer(Words.DESK.of("replace-it"), () -> session.shelf()
                                 .replace(changed.file(), then)));
     }

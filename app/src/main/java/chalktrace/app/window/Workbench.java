@@ -29,6 +29,7 @@ import chalktrace.app.theme.Icons;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.trace.TraceFeature;
 import chalktrace.app.tray.Tray;
+import chalktrace.app.versions.VersionsFeature;
 import chalktrace.app.voice.VoiceFeature;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.DrawingEdits;
@@ -86,7 +87,8 @@ public final class Workbench {
                 new FinishFeature(session, this.files),
                 new SpaceFeature(session),
                 new RulerFeature(session),
-                new NotesFeature()));
+                new NotesFeature(),
+                new VersionsFeature(session, this.files)));
         this.board = new Board(session, features.tools(), features.looks(), features::overlays, commands::dropped);
         this.bench = new Bench(session, features.lanes());
         Ledge ledge = new Ledge(session, features.tools());

@@ -209,6 +209,28 @@ class CommandLineTest {
     }
 
     @Test
+    void whatACommandChangedCanBeTakenOutOfTheVersions() throws Exception {
+        Path shot = folder.resolve("walk.chalk");
+        json("new", shot, "--footage", clip, "--json");
+        assertThat(json("versions", shot, "--json").path("versions")).isEmpty();
+        Shot before = ShotFile.open(shot).shot();
+        json("shot", "add", shot, clip, "--at", "5", "--json");
+        assertThat(ShotFile.open(shot).shot()).isNotEqualTo(before);
+        JsonNode versions = json("versions", shot, "--json").path("versions");
+        assertThat(versions).hasSize(1);
+        assertThat(versions.get(0).path("number").asInt()).isEqualTo(1);
+        Path out = folder.resolve("before.chalk");
+        json("versions", shot, "--take", "1", out, "--json");
+        assertThat(ShotFile.open(out).shot()).isEqualTo(before);
+        assertThat(run("versions", shot, "--take", "1", out))
+                .as("never over a file")
+                .isEqualTo(1);
+        assertThat(run("versions", shot, "--take", "2", folder.resolve("b.chalk")))
+                .isEqualTo(1);
+        assertThat(run("versions", shot, "--take", "1")).isEqualTo(1);
+    }
+
+    @Test
     void badInputIsOneLineAndExitsWithOne() throws Exception {
         Path text = Files.writeString(folder.resolve("text.mp4"), "no movie");
         Path shot = Files.writeString(folder.resolve("bad.chalk"), "no shot");

@@ -60,6 +60,22 @@ public final class Scenes {
                 1));
     }
 
+    /** A scene with an earlier state of its frame over it: all lines thin, in one colour. */
+    public static Scene withEarlier(Scene scene, Shot earlier, int frame, Rgb color) {
+        InkLook look = new InkLook(Optional.of(color), InkLook.Pattern.SOLID, true);
+        Scene out = scene;
+        for (int i = earlier.levels().size() - 1; i >= 0; i--) {
+            Level level = earlier.levels().get(i);
+            Optional<Exposure> run = level.exposures().at(frame);
+            Optional<Drawing> drawing = run.flatMap(shown -> level.drawing(shown.drawing()));
+            if (earlier.isShown(level) && drawing.isPresent()) {
+                out = out.with(new DrawingLayer(
+                        drawing.get(), earlier.chalks(), look, run.get().placement(), 1));
+            }
+        }
+        return out;
+    }
+
     /** A still that stands beside the board, alone, fitted into a size; empty where it shows nothing. */
     public static Optional<Scene> beside(Footage still, int frame, PictureSize size, FootagePictures pictures) {
         return pictures.at(still, frame)

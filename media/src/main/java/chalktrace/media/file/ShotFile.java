@@ -84,6 +84,11 @@ public final class ShotFile {
 
     /** @throws UnreadableException when the file is missing, cut short, no shot, or wrong in itself */
     public static Opened open(Path path) throws UnreadableException {
+        return open(path, path);
+    }
+
+    /** @param as the shot file as which it is read: paths of media are relative to that */
+    static Opened open(Path path, Path as) throws UnreadableException {
         // Read before all else: a file that is changed meanwhile is another one.
         Optional<FileMark> mark = FileMark.ifAny(path);
         try (ShotArchive archive = ShotArchive.open(path)) {
@@ -96,7 +101,7 @@ public final class ShotFile {
                 shot = ShotJson.read(
                         root,
                         (number, file) -> drawing(archive, number, file, packed),
-                        written -> MediaPaths.toMemory(written, path));
+                        written -> MediaPaths.toMemory(written, as));
             } catch (JsonFields.WrongField e) {
                 throw version > ShotJson.VERSION
                         ? tooNew(path, version)
@@ -110,8 +115,8 @@ public final class ShotFile {
             }
             ShotFile file = fresh();
             file.lastRead = (ObjectNode) root;
-            file.marks = MediaMarks.read(root, written -> MediaPaths.toMemory(written, path));
-            file.unread = outside(path, shot);
+            file.marks = MediaMarks.read(root, written -> MediaPaths.toMemory(written, as));
+            file.unread = outside(as, shot);
             file.mark = mark;
             file.packed.put(packed, shot.chalks());
             return new Opened(
@@ -199,8 +204,13 @@ public final class ShotFile {
                     "It is as it was: close it there first.",
                     new IOException("it is open by " + taken.holder().get()));
         }
+        Optional<Versions.Before> before = new Versions(path).before();
         try {
             opened.file().save(changed, path);
+            before.ifPresent(Versions.Before::keep);
+        } catch (UnwritableException e) {
+            before.ifPresent(Versions.Before::drop);
+            throw e;
         } finally {
             taken.lock().ifPresent(ShotLock::close);
         }

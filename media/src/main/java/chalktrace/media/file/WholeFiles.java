@@ -18,12 +18,17 @@ public final class WholeFiles {
 
     /** Moves a file that is written and forced to where it belongs: at any moment the old one or the new one is there. */
     static void moveIntoPlace(Path temporary, Path target) throws IOException {
+        move(temporary, target);
+        forceFolder(target.toAbsolutePath().getParent());
+    }
+
+    /** As {@link #moveIntoPlace}, of what can be made anew if the power is cut. */
+    static void move(Path temporary, Path target) throws IOException {
         try {
             Files.move(temporary, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
         } catch (AtomicMoveNotSupportedException e) {
             Files.move(temporary, target, StandardCopyOption.REPLACE_EXISTING);
         }
-        forceFolder(target.toAbsolutePath().getParent());
     }
 
     /** Where a file really lies, whatever links lead to it; one that is not there, where it would be. */

@@ -1,4 +1,4 @@
-package chalktrace.app.window;
+package chalktrace.app.words;
 
 import java.time.Instant;
 import java.time.ZoneId;
@@ -6,7 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
 
 /** Times as the person's clock shows them. */
-final class Times {
+public final class Times {
 
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofLocalizedDateTime(
                     FormatStyle.MEDIUM, FormatStyle.SHORT)
@@ -14,7 +14,7 @@ final class Times {
 
     private Times() {}
 
-    static String of(Instant time) {
+    public static String of(Instant time) {
         return TIME.format(time);
     }
 }

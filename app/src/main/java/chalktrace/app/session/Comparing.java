@@ -1,0 +1,62 @@
+package chalktrace.app.session;
+
+import chalktrace.app.kernel.Document;
+import chalktrace.core.edit.Edit;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.version.ShotDifference;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+
+/** An earlier state of the shot, or another shot, that is looked at in step with it. Lives on the FX thread. */
+public final class Comparing {
+
+    /** Where it is seen. */
+    public enum Where {
+        /** As thin lines over the board. */
+        OVER,
+        /** On a board of its own. */
+        BESIDE
+    }
+
+    /** @param name of what is looked at */
+    public record Compared(String name, Shot shot) {}
+
+    private final Document document;
+    private final ReadOnlyObjectWrapper<Compared> compared = new ReadOnlyObjectWrapper<>();
+    private final ObjectProperty<Where> where = new SimpleObjectProperty<>(Where.BESIDE);
+
+    Comparing(Document document) {
+        this.document = document;
+        document.whenOpened(this::end);
+    }
+
+    /** What is looked at; null for nothing. */
+    public ReadOnlyObjectProperty<Compared> comparedProperty() {
+        return compared.getReadOnlyProperty();
+    }
+
+    public ObjectProperty<Where> whereProperty() {
+        return where;
+    }
+
+    /** Looks at another state from now on. */
+    public void with(String name, Shot shot) {
+        compared.set(new Compared(name, shot));
+    }
+
+    public void end() {
+        compared.set(null);
+    }
+
+    /** What differs now; only while something is looked at. */
+    public ShotDifference difference() {
+        return ShotDifference.between(compared.get().shot(), document.shot());
+    }
+
+    /** Takes something of it back. */
+    public void takeBack(Edit edit) {
+        document.apply(edit);
+    }
+}

@@ -1,0 +1,112 @@
+package chalktrace.app.versions;
+
+import chalktrace.app.controls.Rows;
+import chalktrace.app.session.Comparing;
+import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
+import chalktrace.core.picture.Rgb;
+import chalktrace.core.render.FrameComposer;
+import chalktrace.core.render.PixelTile;
+import chalktrace.core.render.RasterCache;
+import chalktrace.core.render.SceneOptions;
+import chalktrace.core.render.Scenes;
+import chalktrace.core.render.Viewpoint;
+import chalktrace.core.shot.Shot;
+import javafx.beans.InvalidationListener;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Label;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.scene.layout.VBox;
+
+/** What is looked at, beside the board, on the frame at the gate. */
+final class VersionPane extends VBox {
+
+    private static final int WIDTH = 380;
+    private static final int PICTURE = 364;
+
+    private final Session session;
+    private final Comparing comparing;
+    private final Label name = Rows.hint("");
+    private final ImageView view = new ImageView();
+    private final FrameComposer composer = new FrameComposer(new RasterCache(0), Rgb.WHITE);
+    private boolean composes;
+    private boolean isOld;
+
+    VersionPane(Session session) {
+        super(4);
+        this.session = session;
+        comparing = session.comparing();
+        getStyleClass().add("beside");
+        setId("version-pane");
+        setStyle("-fx-padding: 8;");
+        setMinHeight(0);
+        setPrefHeight(0);
+        view.setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        getChildren().addAll(name, view);
+        InvalidationListener all = changed -> show();
+        comparing.comparedProperty().addListener(all);
+        comparing.whereProperty().addListener(all);
+        session.transport().frameProperty().addListener(all);
+        show();
+    }
+
+    private void show() {
+        Comparing.Compared compared = comparing.comparedProperty().get();
+        boolean shown = compared != null && comparing.whereProperty().get() == Comparing.Where.BESIDE;
+        Rows.show(this, shown);
+        setMinWidth(shown ? WIDTH : 0);
+        setPrefWidth(shown ? WIDTH : 0);
+        if (!shown) {
+            return;
+        }
+        name.setText(compared.name());
+        view.setAccessibleText(Words.FINISH.of("version-on-this-frame", compared.name()));
+        if (composes) {
+            isOld = true;
+            return;
+        }
+        composes = true;
+        isOld = false;
+        Shot shot = compared.shot();
+        int frame = Math.min(session.transport().frame(), shot.setup().length() - 1);
+        session.jobs().runQuietly(job -> picture(shot, frame), this::shown);
+    }
+
+    private record Picture(int width, int height, int[] pixels) {}
+
+    private Picture picture(Shot shot, int frame) {
+        double scale = (double) PICTURE / shot.setup().size().width();
+        int height = Math.max(1, (int) Math.round(scale * shot.setup().size().height()));
+        int[] pixels = new int[PICTURE * height];
+        composer.compose(
+                Scenes.of(
+                        shot,
+                        frame,
+                        SceneOptions.export(true),
+                        session.footages().latestProperty().get()),
+                new Viewpoint(scale, 0, 0, 0, PICTURE, height),
+                PixelTile.whole(pixels, PICTURE, height));
+        return new Picture(PICTURE, height, pixels);
+    }
+
+    private void shown(Picture picture) {
+        WritableImage image = new WritableImage(picture.width, picture.height);
+        image.getPixelWriter()
+                .setPixels(
+                        0,
+                        0,
+                        picture.width,
+                        picture.height,
+                        PixelFormat.getIntArgbInstance(),
+                        picture.pixels,
+                        0,
+                        picture.width);
+        view.setImage(image);
+        composes = false;
+        if (isOld) {
+            show();
+        }
+    }
+}
