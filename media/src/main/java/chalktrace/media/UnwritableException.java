@@ -1,5 +1,6 @@
 package chalktrace.media;
 
+import chalktrace.core.words.Sentences;
 import java.io.IOException;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.NoSuchFileException;
@@ -11,6 +12,9 @@ public class UnwritableException extends Exception {
 
     private static final long serialVersionUID = 1;
 
+    private static final int LONGEST_NAME = 80;
+    private static final int LONGEST_WHY = 160;
+
     private UnwritableException(String message, Throwable cause) {
         super(message, cause);
     }
@@ -21,7 +25,9 @@ public class UnwritableException extends Exception {
      */
     public static UnwritableException of(Path file, String what, String kept, IOException cause) {
         return new UnwritableException(
-                file.getFileName() + " could not be " + what + ": " + why(cause) + ". " + kept, cause);
+                Sentences.plain(String.valueOf(file.getFileName()), LONGEST_NAME) + " could not be " + what + ": "
+                        + Sentences.plain(why(cause), LONGEST_WHY) + ". " + kept,
+                cause);
     }
 
     private static String why(IOException cause) {

@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Platform;
@@ -50,13 +50,14 @@ public final class Thumbnails {
 
     @FunctionalInterface
     private interface Making {
-        void into(Image[] images) throws UnreadableException, InterruptedException;
+        void into(Image[] images, AtomicBoolean ended) throws UnreadableException, InterruptedException;
     }
 
     private final Footages footages;
     private final BooleanProperty shown = new SimpleBooleanProperty();
     private final Map<String, Image[]> byFile = new HashMap<>();
-    private final Map<String, Future<?>> working = new HashMap<>();
+    /** What ends each work. An interrupt would close the file that others read as well. */
+    private final Map<String, AtomicBoolean> working = new HashMap<>();
     private final ReadOnlyLongWrapper made = new ReadOnlyLongWrapper();
     private final SmallModels models = new SmallModels(() -> made.set(made.get() + 1));
     private final ExecutorService threads = Workers.many("thumbnails", Thread.MIN_PRIORITY);
@@ -141,19 +142,19 @@ public final class Thumbnails {
     private void forget(String file) {
         byFile.remove(file);
         models.forget();
-        Optional.ofNullable(working.remove(file)).ifPresent(work -> work.cancel(true));
+        Optional.ofNullable(working.remove(file)).ifPresent(ended -> ended.set(true));
         made.set(made.get() + 1);
     }
 
     /** What is slow to read is not read twice: its proxy, which is made in one pass, serves. */
     private void begin(String file, Proxy proxy) {
-        begin(file, images -> make(proxy, images, n -> proxy.await(n) ? proxy.picture(n) : null));
+        begin(file, (images, ended) -> make(proxy, images, ended, n -> proxy.await(n) ? proxy.picture(n) : null));
     }
 
     private void beginWithout(String file) {
-        begin(file, images -> {
+        begin(file, (images, ended) -> {
             try (Reference reference = References.open(Path.of(file))) {
-                make(reference, images, reference::picture);
+                make(reference, images, ended, reference::picture);
             }
         });
     }
@@ -167,21 +168,24 @@ public final class Thumbnails {
         int most = reference.figure().isPresent() ? 1 : MOST;
         Image[] images = new Image[Math.min(most, reference.times().count())];
         byFile.put(file, images);
-        working.put(file, threads.submit(() -> {
+        AtomicBoolean ended = new AtomicBoolean();
+        working.put(file, ended);
+        threads.execute(() -> {
             try {
-                making.into(images);
+                making.into(images, ended);
             } catch (UnreadableException e) {
                 // The board and the card of the footage say what is wrong.
                 LOG.log(Level.INFO, "no more thumbnails of " + file, e);
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             }
-        }));
+        });
     }
 
-    private void make(PictureSource source, Image[] images, Pictures pictures) throws InterruptedException {
+    private void make(PictureSource source, Image[] images, AtomicBoolean ended, Pictures pictures)
+            throws InterruptedException {
         int count = source.times().count();
-        for (int i = 0; i < images.length && !Thread.currentThread().isInterrupted(); i++) {
+        for (int i = 0; i < images.length && !ended.get(); i++) {
             int n = (int) Math.min(count - 1L, ((long) i * count + images.length - 1) / images.length);
             int at = i;
             try {
@@ -194,6 +198,9 @@ public final class Thumbnails {
                     });
                 }
             } catch (PictureUnavailableException e) {
+                if (ended.get()) {
+                    return;
+                }
                 // A picture that is missing or damaged leaves its place empty.
                 LOG.log(Level.INFO, "no thumbnail of picture " + n, e);
             }

@@ -28,6 +28,7 @@ final class PointsCsv {
 
     static final int MOST_FRAME = 1_000_000;
 
+    private static final int LONGEST_HEAD = 2_000;
     private static final CSVFormat FORMAT = CSVFormat.DEFAULT
             .builder()
             .setHeader()
@@ -74,6 +75,11 @@ final class PointsCsv {
             text = new String(Files.readAllBytes(file), StandardCharsets.UTF_8).replaceFirst("^\uFEFF", "");
         } catch (IOException e) {
             throw UnreadableException.of(file, "could not be read", "Check that it is there and may be read.", e);
+        }
+        int head = text.indexOf('\n');
+        if ((head < 0 ? text.length() : head) > LONGEST_HEAD) {
+            throw UnreadableException.of(
+                    file, "has a first line of over " + LONGEST_HEAD + " characters", "It is point,frame,x,y.");
         }
         Map<String, TreeMap<Integer, double[]>> found = new LinkedHashMap<>();
         try (CSVParser rows = CSVParser.parse(new StringReader(text), FORMAT)) {

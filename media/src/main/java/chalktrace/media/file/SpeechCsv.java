@@ -11,6 +11,8 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.NavigableMap;
+import java.util.TreeMap;
 import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -20,6 +22,7 @@ import org.apache.commons.csv.CSVRecord;
 /** Words, phones, mouths and cues as rows of one CSV table (RFC 4180). A phone belongs to the word in whose time it lies. */
 final class SpeechCsv {
 
+    private static final int LONGEST_HEAD = 2_000;
     private static final String[] HEADS = {
         "kind", "text", "startSeconds", "endSeconds", "startFrame", "endFrame", "sureness", "speaker"
     };
@@ -94,6 +97,7 @@ final class SpeechCsv {
         List<MouthSpan> mouths = new ArrayList<>();
         List<Cue> cues = new ArrayList<>();
         List<Phone> phones = new ArrayList<>();
+        requireShortHead(text);
         CSVFormat format = CSVFormat.DEFAULT
                 .builder()
                 .setHeader()
@@ -138,6 +142,15 @@ final class SpeechCsv {
         return new TimedSpeech(withPhones(words, phones), mouths, cues);
     }
 
+    /** A table of words has eight columns; one with a million would take as long as a film. */
+    private static void requireShortHead(String text) throws TimedSpeech.Wrong {
+        int end = text.indexOf('\n');
+        if ((end < 0 ? text.length() : end) > LONGEST_HEAD) {
+            throw new TimedSpeech.Wrong("has a first line of over " + LONGEST_HEAD
+                    + " characters; it names the columns " + String.join(", ", HEADS));
+        }
+    }
+
     /** A cell of a column that older tables lack; empty where there is none. */
     private static String optional(CSVRecord row, String head) {
         return row.isMapped(head) && row.isSet(head) ? row.get(head) : "";
@@ -145,14 +158,17 @@ final class SpeechCsv {
 
     /** Gives each word the phones in whose middle it is heard. */
     static List<Word> withPhones(List<Word> words, List<Phone> phones) {
+        NavigableMap<Double, List<Phone>> byMiddle = new TreeMap<>();
+        for (Phone phone : phones) {
+            byMiddle.computeIfAbsent((phone.startSeconds() + phone.endSeconds()) / 2, middle -> new ArrayList<>())
+                    .add(phone);
+        }
         return words.stream()
-                .map(word -> word.withPhones(phones.stream()
-                        .filter(phone -> {
-                            double middle = (phone.startSeconds() + phone.endSeconds()) / 2;
-                            return middle > word.startSeconds() && middle < word.endSeconds();
-                        })
-                        .sorted(Comparator.comparingDouble(Phone::startSeconds))
-                        .toList()))
+                .map(word -> word.withPhones(
+                        byMiddle.subMap(word.startSeconds(), false, word.endSeconds(), false).values().stream()
+                                .flatMap(List::stream)
+                                .sorted(Comparator.comparingDouble(Phone::startSeconds))
+                                .toList()))
                 .toList();
     }
 

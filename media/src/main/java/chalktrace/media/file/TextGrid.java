@@ -19,7 +19,7 @@ import java.util.regex.Pattern;
 final class TextGrid {
 
     private static final Pattern TOKEN =
-            Pattern.compile("\"((?:[^\"]|\"\")*)\"|<exists>|-?\\d+(?:\\.\\d+)?(?:[eE]-?\\d+)?");
+            Pattern.compile("\"((?:[^\"]++|\"\")*+)\"|<exists>|-?\\d+(?:\\.\\d+)?(?:[eE]-?\\d+)?");
     private static final String WORDS_OF = "words of ";
     private static final int MOST_ITEMS = 1_000_000;
 

@@ -105,7 +105,7 @@ public final class Proxy implements PictureSource, AutoCloseable {
     /** Whether picture n can be read by now. */
     @Override
     public synchronized boolean has(int n) {
-        return n >= 0 && n < places.length && places[n] > 0;
+        return !closed && n >= 0 && n < places.length && places[n] > 0;
     }
 
     /** Whether every picture is made, or known to be missing in the source. */

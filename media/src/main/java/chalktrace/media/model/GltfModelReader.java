@@ -168,7 +168,9 @@ final class GltfModelReader {
     }
 
     private static String firstLine(Exception e) {
-        String said = String.valueOf(e.getMessage()).lines().findFirst().orElse("no reason given");
+        String said = Optional.ofNullable(e.getMessage())
+                .flatMap(message -> message.lines().findFirst())
+                .orElse("no reason given");
         // Libraries name their own classes.
         return Shown.of(said.replaceAll("\\S*\\w\\.\\w+\\.\\S+", "it"));
     }

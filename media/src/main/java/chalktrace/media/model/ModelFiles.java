@@ -2,6 +2,7 @@ package chalktrace.media.model;
 
 import chalktrace.core.space.Figure;
 import chalktrace.core.space.Model;
+import chalktrace.core.space.Point3;
 import chalktrace.media.UnreadableException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,6 +18,9 @@ public final class ModelFiles {
     public static final int MOST_TRIANGLES = 2_000_000;
 
     private static final Set<String> ENDINGS = Set.of("gltf", "glb", "obj", "stl", "ply", "bvh");
+
+    /** So far a camera can look, and numbers are exact enough to be drawn. */
+    private static final double FURTHEST = 1e7;
 
     private ModelFiles() {}
 
@@ -44,7 +48,13 @@ public final class ModelFiles {
                 throw folder.wrong("has no surface to show", "Export its meshes as well.");
             }
             folder.checkTriangles(model.triangles());
-            return new Figure(model);
+            Figure figure = new Figure(model);
+            if (!fits(figure.bounds().low()) || !fits(figure.bounds().high())) {
+                throw folder.wrong(
+                        "has something further than " + (long) FURTHEST + " units away",
+                        "Look for a wrong number, or scale it down.");
+            }
+            return figure;
         } catch (IllegalArgumentException e) {
             throw folder.broken("it " + e.getMessage());
         } catch (OutOfMemoryError e) {
@@ -55,6 +65,10 @@ public final class ModelFiles {
             throw UnreadableException.of(
                     file, "can't be read as a model", "Export it again from the program that made it.", e);
         }
+    }
+
+    private static boolean fits(Point3 point) {
+        return Math.max(Math.abs(point.x()), Math.max(Math.abs(point.y()), Math.abs(point.z()))) <= FURTHEST;
     }
 
     /** The file and all that it names and that is there. */

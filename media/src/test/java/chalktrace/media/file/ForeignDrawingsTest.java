@@ -29,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -207,6 +208,28 @@ class ForeignDrawingsTest {
                         + "<rect x='-40' y='10' width='130' height='10'/></svg>");
         Rectangle2D box = read.piece().fills().get(0).area().path().getBounds2D();
         assertThat(box).isEqualTo(new Rectangle2D.Double(-30, 20, 260, 20));
+    }
+
+    /** SVG 2, 9.5.4: what comes before a mistake in a path is drawn. The library looks for ever at some. */
+    @ParameterizedTest
+    @Timeout(30)
+    @ValueSource(
+            strings = {
+                "M10 10L90 90z\u202E", "M10 10L90 90z 5", "M10 10L90 90zz;", "M10 10L90 90 x L0 0", "M10 10L90 90#",
+                "\t M10,10 L90,90z m 5 5 é"
+            })
+    void aPathWithAMistakeIsDrawnUpToIt(String data) throws Exception {
+        ImportedDrawing read = svg(HEAD + "<path fill='none' stroke='red' d='" + data + "'/></svg>");
+        assertThat(read.piece().items()).isNotEmpty();
+    }
+
+    @Test
+    void aPathOfAHundredThousandCommandsIsRead() throws Exception {
+        String data = "M0 0" + "L 5 9 l-5-9".repeat(50_000);
+        assertThat(svg(HEAD + "<path fill='none' stroke='red' d='" + data + "'/></svg>")
+                        .piece()
+                        .items())
+                .hasSize(1);
     }
 
     @Test

@@ -15,7 +15,6 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.Executor;
 import org.junit.jupiter.api.RepeatedTest;
@@ -39,6 +38,9 @@ class RecoveryStoryTest {
 
     private static final int STEPS = 30;
 
+    /** Of so many things that are kept one is what was left by a session that was killed. */
+    private static final int RESTORES_EVERY = 8;
+
     /** Of so many steps so many keep something new. */
     private static final int KEEPS = 25;
 
@@ -52,6 +54,9 @@ class RecoveryStoryTest {
 
     /** What may come back at present: what was kept last, or what is just being kept. */
     private final List<Shot> allowed = new ArrayList<>();
+
+    /** What was restored and not saved yet. */
+    private final List<Leftover> restored = new ArrayList<>();
 
     /** Journals are folded soon, each some steps after that was begun. */
     private final Deque<Runnable> waiting = new ArrayDeque<>();
@@ -160,7 +165,9 @@ class RecoveryStoryTest {
         if (what > KEEPS || random.nextInt(3) == 0) {
             fold();
         }
-        if (what < KEEPS) {
+        if (what < KEEPS && random.nextInt(RESTORES_EVERY) == 0) {
+            restore();
+        } else if (what < KEEPS) {
             keep(RandomEdits.next(shot, random, i), false);
         } else if (what < KEEPS + 1) {
             keep(saved, true);
@@ -181,6 +188,30 @@ class RecoveryStoryTest {
             journal = null;
             begun();
         }
+    }
+
+    /** The session is killed, and another one restores what it left and goes on. */
+    private void restore() throws Exception {
+        if (journal == null) {
+            return;
+        }
+        fold();
+        journal.close();
+        journal = null;
+        List<Leftover> left = work(disk).of(file);
+        if (!left.isEmpty()) {
+            Leftover.Recovered recovered = left.get(0).recover();
+            assertThat(recovered.missing()).isEmpty();
+            assertThat(allowed).contains(recovered.shot());
+            shot = recovered.shot();
+            restored.add(left.get(0));
+            journal = Journal.continuing(left.get(0), shot, disk.getPath(STATE));
+        }
+        begun();
+    }
+
+    private static UnsavedWork work(FileSystem disk) {
+        return new UnsavedWork(disk.getPath(STATE));
     }
 
     /** The journal, or a new one where none could be begun. */
@@ -206,6 +237,8 @@ class RecoveryStoryTest {
     private void save(Path to) throws UnwritableException {
         oneOf = SAVES_LOOKED_AT;
         opened.file().save(shot, to);
+        restored.forEach(work(disk)::forget);
+        restored.clear();
         oneOf = 1;
         saved = shot;
     }
@@ -228,20 +261,24 @@ class RecoveryStoryTest {
         try (left) {
             List<Shot> found = new ArrayList<>();
             for (String name : List.of(FIRST, SECOND)) {
-                found(left.getPath(name)).ifPresent(found::add);
+                found.addAll(found(left.getPath(name)));
             }
             assertThat(found).as("cut " + cuts).containsAnyElementsOf(allowed);
         }
     }
 
     /** What somebody gets who opens a shot there. */
-    private static Optional<Shot> found(Path file) throws Exception {
-        List<Leftover> left = new UnsavedWork(file.getFileSystem().getPath(STATE)).of(file);
-        if (!left.isEmpty()) {
-            Leftover.Recovered recovered = left.get(0).recover();
+    private static List<Shot> found(Path file) throws Exception {
+        List<Shot> found = new ArrayList<>();
+        for (Leftover left : work(file.getFileSystem()).of(file)) {
+            Leftover.Recovered recovered = left.recover();
             assertThat(recovered.missing()).isEmpty();
-            return Optional.of(recovered.shot());
+            found.add(recovered.shot());
         }
-        return Files.exists(file) ? Optional.of(ShotFile.open(file).shot()) : Optional.empty();
+        // What was restored stays on offer while all is undone to what is in the file.
+        if (Files.exists(file)) {
+            found.add(ShotFile.open(file).shot());
+        }
+        return found;
     }
 }

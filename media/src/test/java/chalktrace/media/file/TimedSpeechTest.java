@@ -219,4 +219,25 @@ class TimedSpeechTest {
                 .isInstanceOf(UnreadableException.class)
                 .hasMessageContaining("M has two mouths");
     }
+
+    @Test
+    void aLabelOfMegabytesIsReadAndOneThatIsRefusedIsNotRepeatedAtLength() throws Exception {
+        String label = "ta".repeat(2 << 20);
+        String grid = "\"ooTextFile\" \"TextGrid\" 0 1 <exists> 1 \"IntervalTier\" \"%s\" 0 1 1 0 1 \"%s\"";
+        Path file = folder.resolve("long.TextGrid");
+        Files.writeString(file, String.format(grid, "words", label));
+        assertThat(TimedSpeech.read(file, FrameRate.of(24)).words().get(0).text()).isEqualTo(label);
+        Files.writeString(file, String.format(grid, "phones", label + "\u202E\n"));
+        assertThatThrownBy(() -> TimedSpeech.read(file, FrameRate.of(24)))
+                .isInstanceOf(UnreadableException.class)
+                .satisfies(e -> assertThat(e.getMessage()).hasSizeLessThan(300).doesNotContain("\u202E"));
+    }
+
+    @Test
+    void aTableOfAMillionColumnsIsRefused() throws Exception {
+        Path file = Files.writeString(folder.resolve("wide.csv"), "kind,text" + ",a".repeat(1_000_000) + "\nword,x\n");
+        assertThatThrownBy(() -> TimedSpeech.read(file, FrameRate.of(24)))
+                .isInstanceOf(UnreadableException.class)
+                .hasMessageContaining("first line");
+    }
 }

@@ -271,6 +271,10 @@ class PlainModelsTest {
                 Arguments.of("a.stl", "solid\nfacet\nvertex 1 2 3\nvertex 1 2 3\nendfacet\nendsolid\n", "line 5"),
                 Arguments.of("a.stl", "solid\nfacet\nvertex 1 2 3\n", "ends"),
                 Arguments.of("a.stl", "x", "ends"),
+                Arguments.of(
+                        "a.stl",
+                        "solid\nfacet\nvertex 1 2 3\nvertex 1 2 3e30\nvertex 1 5 3\nendfacet\nendsolid\n",
+                        "units away"),
                 Arguments.of("a.ply", "plx\n", "no PLY"),
                 Arguments.of(
                         "a.ply",
