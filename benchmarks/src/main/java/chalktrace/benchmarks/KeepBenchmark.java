@@ -64,7 +64,11 @@ public class KeepBenchmark {
         folder = Files.createTempDirectory("keep");
         Shot empty = Shot.empty("benchmark", ShotSetup.standard());
         List<Stroke> strokes = Material.strokes(7, MANY_STROKES);
-        full = with(empty, Drawing.of(1, strokes.stream().<DrawingItem>map(DrawingItem.Line::new).toList()));
+        full = with(
+                empty,
+                Drawing.of(
+                        1,
+                        strokes.stream().<DrawingItem>map(DrawingItem.Line::new).toList()));
         Path file = folder.resolve("full.chalk");
         ShotFile.fresh().save(full, file);
         ShotFile.Opened opened = ShotFile.open(file);
@@ -84,8 +88,7 @@ public class KeepBenchmark {
 
     private static Shot with(Shot shot, Drawing drawing) {
         String level = shot.levels().get(0).id();
-        return shot.withLevel(level, is -> is.with(drawing).with(is.exposures()
-                .with(Exposure.of(0, 1, 1))));
+        return shot.withLevel(level, is -> is.with(drawing).with(is.exposures().with(Exposure.of(0, 1, 1))));
     }
 
     private static Shot drawings(Shot shot, int count) {

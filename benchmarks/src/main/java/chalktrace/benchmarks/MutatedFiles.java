@@ -25,7 +25,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -168,8 +167,16 @@ public final class MutatedFiles {
     /** Characters that turn or hide text, or much of one. */
     private static byte[] inserted(byte[] bytes, int at, Random random) {
         String[] pieces = {
-            "\u202E", "\u0007\u001B[31m", "\u2066\u200F", "\"", "<", "a".repeat(100_000), "9".repeat(5_000),
-            "\n".repeat(20_000), ",".repeat(50_000), "[".repeat(20_000)
+            "\u202E",
+            "\u0007\u001B[31m",
+            "\u2066\u200F",
+            "\"",
+            "<",
+            "a".repeat(100_000),
+            "9".repeat(5_000),
+            "\n".repeat(20_000),
+            ",".repeat(50_000),
+            "[".repeat(20_000)
         };
         byte[] piece = pieces[random.nextInt(pieces.length)].getBytes(StandardCharsets.UTF_8);
         return joined(joined(bytes, 0, at, piece, 0, piece.length), 0, at + piece.length, bytes, at, bytes.length);
@@ -213,7 +220,8 @@ public final class MutatedFiles {
 
         private void start() throws IOException {
             process = new ProcessBuilder(
-                            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                            Path.of(System.getProperty("java.home"), "bin", "java")
+                                    .toString(),
                             "-Xmx1g",
                             "-Djava.awt.headless=true",
                             "-cp",
@@ -247,7 +255,8 @@ public final class MutatedFiles {
                 } catch (UnreadableException | PictureUnavailableException e) {
                     outcome = "refused " + e.getMessage();
                 } catch (Throwable e) {
-                    outcome = "failed " + e + " at " + List.of(e.getStackTrace()).subList(0, Math.min(4, e.getStackTrace().length));
+                    outcome = "failed " + e + " at "
+                            + List.of(e.getStackTrace()).subList(0, Math.min(4, e.getStackTrace().length));
                 }
                 out.println(Base64.getEncoder().encodeToString(outcome.getBytes(StandardCharsets.UTF_8)));
                 out.flush();
@@ -283,8 +292,7 @@ public final class MutatedFiles {
         Path session = Files.createTempDirectory("session");
         try {
             Files.copy(file, session.resolve("journal-1"));
-            Files.writeString(
-                    session.resolve("session.json"), "{\"shot\":null,\"generation\":1,\"base\":false}");
+            Files.writeString(session.resolve("session.json"), "{\"shot\":null,\"generation\":1,\"base\":false}");
             var left = Leftover.read(session);
             if (left.isPresent()) {
                 left.get().recover();
@@ -295,7 +303,8 @@ public final class MutatedFiles {
             // Where nothing was in it, it has gone.
             Files.createDirectories(session);
             try (Stream<Path> all = Files.walk(session)) {
-                all.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
+                all.sorted(Comparator.reverseOrder())
+                        .forEach(path -> path.toFile().delete());
             }
         }
     }
@@ -314,7 +323,8 @@ public final class MutatedFiles {
             throw UnreadableException.of(file, e.getMessage(), "");
         } finally {
             try (Stream<Path> all = Files.walk(folder)) {
-                all.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
+                all.sorted(Comparator.reverseOrder())
+                        .forEach(path -> path.toFile().delete());
             }
         }
     }

@@ -58,6 +58,7 @@ public final class Thumbnails {
     private final Map<String, Image[]> byFile = new HashMap<>();
     /** What ends each work. An interrupt would close the file that others read as well. */
     private final Map<String, AtomicBoolean> working = new HashMap<>();
+
     private final ReadOnlyLongWrapper made = new ReadOnlyLongWrapper();
     private final SmallModels models = new SmallModels(() -> made.set(made.get() + 1));
     private final ExecutorService threads = Workers.many("thumbnails", Thread.MIN_PRIORITY);

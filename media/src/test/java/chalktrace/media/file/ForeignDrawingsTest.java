@@ -215,7 +215,11 @@ class ForeignDrawingsTest {
     @Timeout(30)
     @ValueSource(
             strings = {
-                "M10 10L90 90z\u202E", "M10 10L90 90z 5", "M10 10L90 90zz;", "M10 10L90 90 x L0 0", "M10 10L90 90#",
+                "M10 10L90 90z\u202E",
+                "M10 10L90 90z 5",
+                "M10 10L90 90zz;",
+                "M10 10L90 90 x L0 0",
+                "M10 10L90 90#",
                 "\t M10,10 L90,90z m 5 5 é"
             })
     void aPathWithAMistakeIsDrawnUpToIt(String data) throws Exception {

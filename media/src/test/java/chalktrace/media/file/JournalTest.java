@@ -463,6 +463,36 @@ class JournalTest {
     }
 
     @Test
+    void aDrawingThatChangesAgainAndAgainIsWrittenWholeNowAndThen() throws Exception {
+        Journal journal = journal();
+        Shot shot = opened;
+        int changes = 4_000;
+        for (int i = 0; i < changes; i++) {
+            int stroke = i;
+            shot = shot.withLevel(
+                    Shots.LEVEL, level -> level.with(Drawing.empty(1).plus(Shots.line(stroke, 3, 9, 9))));
+            journal.keep(shot, false);
+        }
+        byte[] records = Files.readAllBytes(journal.folder().resolve("journal-1"));
+        assertThat(JournalRecords.read(records)
+                        .parts()
+                        .get("drawing/" + Shots.LEVEL + "/1")
+                        .changes())
+                .hasSizeLessThan(changes * 3 / 4);
+        assertThat(left(journal.folder()).recover().shot()).isEqualTo(shot);
+        journal.close();
+    }
+
+    @Test
+    void whatIsWrittenIntoAFolderThatWasRemovedDoesNotCountAsKept() throws Exception {
+        Journal journal = journal();
+        journal.keep(opened.withName("one"), false);
+        Leftover.remove(journal.folder());
+        assertThatThrownBy(() -> journal.keep(opened.withName("two"), false)).isInstanceOf(IOException.class);
+        journal.discard();
+    }
+
+    @Test
     void aDrawingWithAChangeThatIsMissingIsAsItWasUntilThenAndNamed() throws Exception {
         Journal journal = journal();
         Path records = journal.folder().resolve("journal-1");
@@ -470,10 +500,14 @@ class JournalTest {
         List<Long> ends = new ArrayList<>();
         Shot shot = opened;
         for (int i = 0; i < 3; i++) {
-            int stroke = i;
-            shot = shot.withLevel(
-                    Shots.LEVEL,
-                    level -> level.with(level.drawing(1).orElseThrow().plus(Shots.line(stroke, 3, 9, 9))));
+            Drawing drawing = Shots.level(shot).drawing(1).orElseThrow();
+            List<DrawingItem> items = new ArrayList<>(drawing.items());
+            if (i == 1) {
+                // As many as before: the next one seems to fit.
+                items.remove(items.size() - 1);
+            }
+            items.add(new DrawingItem.Line(Shots.line(i, 3, 9, 9)));
+            shot = shot.withLevel(Shots.LEVEL, level -> level.with(drawing.withItems(items)));
             journal.keep(shot, false);
             shots.add(shot);
             ends.add(Files.size(records));

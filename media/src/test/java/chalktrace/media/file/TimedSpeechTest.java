@@ -226,7 +226,8 @@ class TimedSpeechTest {
         String grid = "\"ooTextFile\" \"TextGrid\" 0 1 <exists> 1 \"IntervalTier\" \"%s\" 0 1 1 0 1 \"%s\"";
         Path file = folder.resolve("long.TextGrid");
         Files.writeString(file, String.format(grid, "words", label));
-        assertThat(TimedSpeech.read(file, FrameRate.of(24)).words().get(0).text()).isEqualTo(label);
+        assertThat(TimedSpeech.read(file, FrameRate.of(24)).words().get(0).text())
+                .isEqualTo(label);
         Files.writeString(file, String.format(grid, "phones", label + "\u202E\n"));
         assertThatThrownBy(() -> TimedSpeech.read(file, FrameRate.of(24)))
                 .isInstanceOf(UnreadableException.class)
