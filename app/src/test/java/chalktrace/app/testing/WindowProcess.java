@@ -15,7 +15,7 @@ import org.testfx.api.FxRobot;
 
 /**
  * The program's window in a process of its own, on a shot. It says {@code open} or {@code looking} once that is there; told {@code draw}
- * it draws stroke after stroke with a pen and says the number of each; told {@code quit} it ends by itself.
+ * it draws stroke after stroke with a pen and says the number of each; told {@code save} it also saves again and again meanwhile; told {@code quit} it ends by itself.
  */
 public final class WindowProcess {
 
@@ -70,18 +70,30 @@ public final class WindowProcess {
 
         private void obey(String told) {
             switch (told) {
-                case "draw" ->
-                    new AnimationTimer() {
-                        @Override
-                        public void handle(long now) {
-                            draw();
-                        }
-                    }.start();
+                case "draw" -> draw(() -> {});
+                case "save" -> draw(this::save);
                 case "quit" -> {
                     window.session.close();
                     Platform.exit();
                 }
                 default -> throw new IllegalArgumentException(told);
+            }
+        }
+
+        private void draw(Runnable after) {
+            new AnimationTimer() {
+                @Override
+                public void handle(long now) {
+                    draw();
+                    after.run();
+                }
+            }.start();
+        }
+
+        /** One save after the other, while it draws on. */
+        private void save() {
+            if (window.session.jobs().running().isEmpty()) {
+                window.session.shelf().save(shot, () -> {});
             }
         }
 

@@ -20,13 +20,16 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** The real window in processes of its own: killed while it draws, and two of them on one shot. */
+/** The real window in processes of its own: killed while it draws and saves, and two of them on one shot. */
 class KilledWindowTest {
 
     /** By hand, {@code -Dchalktrace.window.kills=100}. */
     private static final int KILLS = Integer.getInteger("chalktrace.window.kills", 6);
 
     private static final int AT_A_TIME = 2;
+
+    /** Of so many windows one also saves while it draws. */
+    private static final int SAVES_ONE_OF = 3;
 
     /** What is older than this when the kill comes is kept; a tenth of it is promised of a machine that has nothing else to do. */
     private static final long OLD_NANOS = 1_000_000_000;
@@ -77,7 +80,7 @@ class KilledWindowTest {
         long killed = 0;
         try (ChildProcess window = window(file)) {
             assertThat(window.next()).contains("open");
-            window.tell("draw");
+            window.tell(number % SAVES_ONE_OF == 0 ? "save" : "draw");
             int last = 5 + random.nextInt(40);
             for (String line = window.next().orElse(null);
                     line != null;
