@@ -6,7 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -23,6 +25,9 @@ public final class MediaFolders {
 
     private final Path stateFolder;
     private final Set<Path> allowed = new TreeSet<>();
+
+    /** Where files and folders that are there really lie. */
+    private final Map<Path, Path> found = new HashMap<>();
 
     public MediaFolders(Path stateFolder) {
         this.stateFolder = stateFolder.toAbsolutePath().normalize();
@@ -48,6 +53,19 @@ public final class MediaFolders {
                                 .anyMatch(folder -> WholeFiles.real(folder).equals(file.getParent()))
                 ? Optional.empty()
                 : Optional.ofNullable(file.getParent());
+    }
+
+    /** Drives are asked once; of what is not there yet it may still become something else. */
+    private Path real(Path file) {
+        Path known = found.get(file);
+        if (known != null) {
+            return known;
+        }
+        Path real = WholeFiles.real(file);
+        if (Files.exists(real)) {
+            found.put(file, real);
+        }
+        return real;
     }
 
     /** The folders of the files of a shot that are held back, each once. */

@@ -126,12 +126,13 @@ public final class Journal implements AutoCloseable {
      * @throws IOException when it is damaged, or can't be written
      */
     public static Journal continuing(Leftover left, Shot recovered, Path otherwise) throws IOException {
+        return continuing(JournalFile.Disk.REAL, left, recovered, otherwise);
+    }
+
+    static Journal continuing(JournalFile.Disk disk, Leftover left, Shot recovered, Path otherwise) throws IOException {
         boolean apart = left.folder().getParent().equals(otherwise.toAbsolutePath());
         Journal journal = new Journal(
-                JournalFile.Disk.REAL,
-                left.folder().getParent(),
-                left.shotFile(),
-                apart ? Optional.empty() : Optional.of(otherwise));
+                disk, left.folder().getParent(), left.shotFile(), apart ? Optional.empty() : Optional.of(otherwise));
         return journal.begun(() -> journal.goOn(left, recovered));
     }
 

@@ -107,6 +107,9 @@ final class JournalFile implements AutoCloseable {
     /** What is being folded at present; null for nothing. */
     private CompletableFuture<Folded> folding;
 
+    /** Whether it was removed while it was written to. */
+    private boolean lost;
+
     private JournalFile(Disk disk, Path file) throws IOException {
         this.disk = disk;
         this.file = file;
@@ -158,6 +161,7 @@ final class JournalFile implements AutoCloseable {
      * @throws IOException when that can't be said; what was appended before stays
      */
     void append(Map<String, ShotParts.Change> changes, boolean isSaved) throws IOException {
+        requireThere();
         write(changes, isSaved ? JournalRecords.Kind.SAVED : JournalRecords.Kind.COMMIT);
         requireThere();
         if (folding != null && folding.isDone()) {
@@ -207,7 +211,9 @@ final class JournalFile implements AutoCloseable {
 
     /** A file that was removed, or whose folder was, can be written to and is lost all the same. */
     private void requireThere() throws IOException {
-        if (!Objects.equals(key, key(file))) {
+        if (lost || !Objects.equals(key, key(file))) {
+            // What came last may be in it: changes of what was before that would not fit any more.
+            lost = true;
             throw new NoSuchFileException(file.toString(), null, "it was removed or replaced while it was open");
         }
     }
@@ -240,33 +246,42 @@ final class JournalFile implements AutoCloseable {
         }
     }
 
-    /** Adds what was kept while it was folded, and goes on there. */
-    private void goOnInFolded() throws IOException {
-        Folded folded;
+    /** Adds what was kept while it was folded, and goes on there; where that can't be, the long journal is whole and goes on. */
+    private void goOnInFolded() {
         try {
-            folded = folding.join();
-        } catch (CompletionException e) {
-            // The long journal is whole, and goes on.
+            Folded folded = folding.join();
+            try {
+                goOnIn(folded);
+            } catch (IOException e) {
+                folded.channel.close();
+                Files.deleteIfExists(folded.file);
+                throw e;
+            }
+        } catch (CompletionException | IOException e) {
             LOG.log(Level.INFO, "unsaved work is not folded", e);
-            return;
         } finally {
             folding = null;
         }
+    }
+
+    private void goOnIn(Folded folded) throws IOException {
         long tail = end - folded.ofFirst;
+        Object itsKey = key(folded.file);
         try (FileChannel in = FileChannel.open(file, StandardOpenOption.READ)) {
             disk.write(folded.channel, ByteBuffer.wrap(bytes(in, folded.ofFirst, tail)));
             disk.force(folded.channel);
-            WholeFiles.moveIntoPlace(folded.file, file);
-        } catch (IOException e) {
-            folded.channel.close();
-            Files.deleteIfExists(folded.file);
-            throw e;
         }
-        channel.close();
+        WholeFiles.moveIntoPlace(folded.file, file);
+        FileChannel old = channel;
         channel = folded.channel;
-        key = key(file);
+        key = itsKey;
         end = folded.bytes + tail;
         counting = end;
+        try {
+            old.close();
+        } catch (IOException e) {
+            LOG.log(Level.INFO, "the long journal stays open", e);
+        }
     }
 
     private void dropFolding() throws IOException {

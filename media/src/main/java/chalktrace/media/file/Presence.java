@@ -15,10 +15,10 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.time.Duration;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -41,6 +41,8 @@ final class Presence implements AutoCloseable {
     /** It is short; what is longer is none. */
     private static final int MOST_BYTES = 1 << 16;
 
+    private static final String USER = System.getProperty("user.name", "somebody");
+
     /** As wide as any sign: the next one is written over it. */
     private static final String SIGN = "\n%020d\n";
 
@@ -55,8 +57,11 @@ final class Presence implements AutoCloseable {
 
     private static final Duration MOMENT = Duration.ofMillis(30);
 
-    /** Those of this program. Guarded by the class. */
-    private static final Map<Key, Presence> HERE = new HashMap<>();
+    /** Those of this program. */
+    private static final Map<Key, Presence> HERE = new ConcurrentHashMap<>();
+
+    /** One for each file that is looked at just now: a drive that hangs keeps nobody from the others. */
+    private static final Map<Path, Object> MONITORS = new ConcurrentHashMap<>();
 
     private static final ScheduledExecutorService RENEWING = Executors.newSingleThreadScheduledExecutor(run -> {
         Thread thread = new Thread(run, "sign of life");
@@ -65,6 +70,10 @@ final class Presence implements AutoCloseable {
     });
 
     private record Key(FileSystem of, Object key) {}
+
+    private static String words(String user, String host) {
+        return user + " on " + host;
+    }
 
     private final Path file;
     private final Key key;
@@ -116,8 +125,9 @@ final class Presence implements AutoCloseable {
                 int line = all.indexOf('\n');
                 return new Written(
                         json.path("token").asText(),
-                        json.path("user").asText("somebody") + " on "
-                                + json.path("host").asText("another machine"),
+                        words(
+                                json.path("user").asText("somebody"),
+                                json.path("host").asText("another machine")),
                         json.path("machine").asText(),
                         line < 0 ? "" : all.substring(line).strip(),
                         line < 0 ? 0 : all.substring(0, line).getBytes(StandardCharsets.UTF_8).length);
@@ -142,7 +152,10 @@ final class Presence implements AutoCloseable {
     static Taken take(Drive drive, Path file, boolean evenOfSilent) throws IOException {
         Optional<Written> before = Optional.empty();
         for (int i = 0; i < ATTEMPTS; i++) {
-            Step step = step(drive, file, before, evenOfSilent);
+            Step step;
+            synchronized (monitor(file)) {
+                step = step(drive, file, before, evenOfSilent);
+            }
             if (step.taken.isPresent() && !(i < LOOKS && step.mayBeALook)) {
                 return step.taken.get();
             }
@@ -179,7 +192,11 @@ final class Presence implements AutoCloseable {
         }
     }
 
-    private static synchronized Step step(Drive drive, Path file, Optional<Written> before, boolean evenOfSilent)
+    private static Object monitor(Path file) {
+        return MONITORS.computeIfAbsent(file.toAbsolutePath().normalize(), path -> new Object());
+    }
+
+    private static Step step(Drive drive, Path file, Optional<Written> before, boolean evenOfSilent)
             throws IOException {
         if (!Files.exists(file)) {
             FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE)
@@ -190,7 +207,7 @@ final class Presence implements AutoCloseable {
             return Step.AGAIN;
         }
         if (HERE.containsKey(key)) {
-            return Step.of(Optional.empty(), State.LIVES, HERE.get(key).read().who);
+            return Step.of(Optional.empty(), State.LIVES, words(USER, Machine.HOST));
         }
         FileChannel channel = FileChannel.open(file, StandardOpenOption.READ, StandardOpenOption.WRITE);
         boolean keeps = false;
@@ -248,7 +265,7 @@ final class Presence implements AutoCloseable {
             throws IOException {
         String token = UUID.randomUUID().toString();
         byte[] says = JSON.writeValueAsBytes(JSON.createObjectNode()
-                .put("user", System.getProperty("user.name", "somebody"))
+                .put("user", USER)
                 .put("host", Machine.HOST)
                 .put("machine", drive.machine())
                 .put("token", token));
@@ -277,7 +294,7 @@ final class Presence implements AutoCloseable {
     }
 
     private void renew(long everyMillis) {
-        synchronized (Presence.class) {
+        synchronized (this) {
             if (!channel.isOpen()) {
                 return;
             }
@@ -300,7 +317,10 @@ final class Presence implements AutoCloseable {
     static State look(Drive drive, Path file) throws IOException {
         Optional<Written> before = Optional.empty();
         while (true) {
-            Looked looked = lookOnce(drive, file);
+            Looked looked;
+            synchronized (monitor(file)) {
+                looked = lookOnce(drive, file);
+            }
             if (looked.state != State.SILENT) {
                 return looked.state;
             }
@@ -322,7 +342,7 @@ final class Presence implements AutoCloseable {
     /** @param state silent where only the sign can tell */
     private record Looked(State state, Written there) {}
 
-    private static synchronized Looked lookOnce(Drive drive, Path file) throws IOException {
+    private static Looked lookOnce(Drive drive, Path file) throws IOException {
         Optional<Key> known = key(file);
         if (known.isEmpty()) {
             return new Looked(State.ENDED, Written.NOTHING);
@@ -361,7 +381,7 @@ final class Presence implements AutoCloseable {
 
     /** Whether this one and no other stands at a place now: nobody took it over, removed it or put another there. */
     boolean stands(Path at) {
-        synchronized (Presence.class) {
+        synchronized (this) {
             try {
                 return key(at).equals(Optional.of(key)) && read().token.equals(token);
             } catch (IOException e) {
@@ -399,19 +419,18 @@ final class Presence implements AutoCloseable {
         close(Optional.of(at));
     }
 
-    private void close(Optional<Path> removed) {
-        synchronized (Presence.class) {
-            if (!channel.isOpen()) {
-                return;
+    private synchronized void close(Optional<Path> removed) {
+        if (!channel.isOpen()) {
+            return;
+        }
+        // Before the channel is closed: from then on a new file may have the key.
+        HERE.remove(key, this);
+        try (channel) {
+            if (removed.isPresent() && stands(removed.get())) {
+                Files.deleteIfExists(removed.get());
             }
-            HERE.remove(key);
-            try (channel) {
-                if (removed.isPresent() && stands(removed.get())) {
-                    Files.deleteIfExists(removed.get());
-                }
-            } catch (IOException e) {
-                LOG.log(Level.INFO, file + " stays", e);
-            }
+        } catch (IOException e) {
+            LOG.log(Level.INFO, file + " stays", e);
         }
     }
 }

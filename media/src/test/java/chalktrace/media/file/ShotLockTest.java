@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Queue;
 import java.util.concurrent.BrokenBarrierException;
 import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.CyclicBarrier;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
@@ -226,6 +227,32 @@ class ShotLockTest {
         Files.delete(lock);
         left("here");
         assertThat(ShotLock.take(here, shot, false).lock()).get().matches(ShotLock::isBySign);
+    }
+
+    @Test
+    @Timeout(60)
+    void aDriveThatHangsKeepsNobodyFromOtherFiles() throws Exception {
+        CountDownLatch hanging = new CountDownLatch(1);
+        CountDownLatch answers = new CountDownLatch(1);
+        Drive hangs = new FarDrive("here") {
+            @Override
+            public boolean lock(FileChannel channel, boolean shared) throws IOException {
+                hanging.countDown();
+                try {
+                    answers.await();
+                } catch (InterruptedException e) {
+                    throw new IOException(e);
+                }
+                return true;
+            }
+        };
+        Thread stuck = new Thread(() -> ShotLock.take(hangs, shot, false));
+        stuck.start();
+        hanging.await();
+        Path other = Files.createFile(folder.resolve("other.chalk"));
+        ShotLock.take(other).lock().orElseThrow().close();
+        answers.countDown();
+        stuck.join();
     }
 
     @Test
