@@ -6,7 +6,6 @@ import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.version.ShotDifference;
-import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
 import chalktrace.media.file.FileMark;
 import chalktrace.media.file.Leftover;
@@ -54,7 +53,7 @@ public final class Shelf {
 
     private final UnsavedWork unsaved;
 
-    private final List<Found> restored = new ArrayList<>();
+    private final LeftWork left;
 
     /** Of the open shot, as it was when that was opened or saved last; null for one that was never saved. */
     private volatile ShotPlace place;
@@ -87,43 +86,10 @@ public final class Shelf {
         this.unsavedFolder = stateFolder.resolve("unsaved");
         asking = (changed, then) -> notices.problem(changed);
         unsaved = new UnsavedWork(unsavedFolder);
+        left = new LeftWork(document, jobs, notices, keeping, unsaved);
         keeping.begin(placeOf(Optional.empty()), asBegun(document.shot()));
         document.shotProperty().addListener(changed -> note());
         document.unsavedProperty().addListener(changed -> note());
-    }
-
-    /**
-     * Unsaved work that was left, with what could be read of it.
-     *
-     * @param shot empty where nothing could
-     * @param file of the shot, also where it has another name by now; empty where it has none or has gone
-     * @param words what is missing or wrong
-     */
-    public record Found(Leftover leftover, Optional<Shot> shot, Optional<Path> file, String words) {
-
-        boolean isWhole() {
-            return words.isEmpty();
-        }
-    }
-
-    /** What was left of all shots, and what of it was discarded lately; the latest first. */
-    public record AllFound(List<Found> left, List<Found> discarded) {}
-
-    /** Looks for unsaved work of all shots. */
-    public void findAll(Consumer<AllFound> then) {
-        Document.Opening opening = document.opening();
-        jobs.run(
-                Words.DESK.of("look-for-unsaved-work"),
-                job -> {
-                    unsaved.emptyBin(Instant.now());
-                    return new AllFound(read(unsaved.all()), read(unsaved.discarded()));
-                },
-                found -> {
-                    if (document.isStill(opening)) {
-                        then.accept(found);
-                    }
-                },
-                notices::problem);
     }
 
     private KeptPlace placeOf(Optional<Path> file) {
@@ -134,50 +100,36 @@ public final class Shelf {
         return new SavedShot(shot, Optional.empty());
     }
 
-    private interface Search {
-        List<Leftover> run();
-    }
-
-    private void find(Search search, Consumer<List<Found>> then) {
-        Document.Opening opening = document.opening();
-        jobs.run(
-                Words.DESK.of("look-for-unsaved-work"),
-                job -> read(search.run()),
-                found -> {
-                    if (!found.isEmpty() && document.isStill(opening)) {
-                        then.accept(found);
-                    }
-                },
-                notices::problem);
-    }
-
-    private List<Found> read(List<Leftover> leftovers) {
-        return leftovers.stream().map(this::read).toList();
-    }
-
-    private Found read(Leftover leftover) {
-        Optional<Path> file = unsaved.fileOf(leftover);
-        try {
-            Leftover.Recovered recovered = leftover.recover();
-            String missing = recovered.missing().isEmpty()
-                    ? ""
-                    : Words.DESK.of("missing", String.join(", ", recovered.missing()));
-            return new Found(leftover, Optional.of(recovered.shot()), file, missing);
-        } catch (UnreadableException e) {
-            return new Found(leftover, Optional.empty(), file, e.getMessage());
-        }
-    }
-
     /**
      * Opens a shot file in place of the open shot. A file that can't be opened changes nothing.
      *
      * @param leftovers hears, after opening, of unsaved work of this shot that was found
      */
-    public void open(Path path, Consumer<List<Found>> leftovers) {
-        open(path, false, leftovers);
+    public void open(Path path, Consumer<List<LeftWork.Found>> leftovers) {
+        open(path, false, leftovers, () -> {});
     }
 
-    private void open(Path path, boolean takesLock, Consumer<List<Found>> leftovers) {
+    /** Unsaved work that earlier sessions left. */
+    public LeftWork left() {
+        return left;
+    }
+
+    /** Opens unsaved work of any shot in place of the open one, on top of its shot where that is still there. */
+    public void openLeft(LeftWork.Found found) {
+        Optional<Path> file = found.file();
+        if (file.isEmpty()) {
+            found.shot().ifPresent(shot -> startNew(Shot.empty(shot.name(), shot.setup())));
+            left.restore(found);
+            return;
+        }
+        open(file.get(), false, others -> {}, () -> {
+            if (document.whyReadOnlyProperty().get() == null) {
+                left.restore(found);
+            }
+        });
+    }
+
+    private void open(Path path, boolean takesLock, Consumer<List<LeftWork.Found>> leftovers, Runnable then) {
         Path file = path.toAbsolutePath().normalize();
         // Opened again, it is still ours.
         Optional<ShotLock.Taken> mine = document.lock()
@@ -192,13 +144,16 @@ public final class Shelf {
                     lock.lock().ifPresent(held -> ShotFile.tidy(file));
                     return new Read(opened, lock, ShotPlace.of(file));
                 },
-                read -> opened(file, read, leftovers),
+                read -> {
+                    opened(file, read, leftovers);
+                    then.run();
+                },
                 notices::problem);
     }
 
     private record Read(ShotFile.Opened opened, ShotLock.Taken lock, ShotPlace place) {}
 
-    private void opened(Path file, Read read, Consumer<List<Found>> leftovers) {
+    private void opened(Path file, Read read, Consumer<List<LeftWork.Found>> leftovers) {
         Shot shot = read.opened.shot();
         Optional<String> holder = read.lock.holder();
         String readOnly = read.opened
@@ -208,7 +163,7 @@ public final class Shelf {
         keeping.begin(
                 placeOf(Optional.of(file)),
                 new SavedShot(shot, read.opened.file().mark()));
-        restored.clear();
+        left.begin();
         place = read.place;
         document.open(shot, read.opened.file(), file, read.lock.lock(), readOnly);
         notices.putAway();
@@ -234,71 +189,23 @@ public final class Shelf {
             notices.offer(String.join(" ", words), offers.toArray(Notices.Offer[]::new));
         }
         if (readOnly == null) {
-            find(() -> unsaved.of(file), leftovers);
+            left.find(file, leftovers);
         }
     }
 
     /** Opens the shot anew as one's own; what was drawn on it meanwhile would go with the one that is looked at. */
-    private void takeOver(Path file, Consumer<List<Found>> leftovers) {
+    private void takeOver(Path file, Consumer<List<LeftWork.Found>> leftovers) {
         if (document.unsavedProperty().get()) {
             notices.problem(Words.DESK.of("you-have-drawn-on-this", file.getFileName()));
         } else {
-            open(file, true, leftovers);
+            open(file, true, leftovers, () -> {});
         }
-    }
-
-    /** Puts unsaved work in place of the open shot, as a step that can be undone; it stays on the disk until that is saved. */
-    public void restore(Found found) {
-        found.shot().ifPresent(shot -> {
-            if (found.isWhole()) {
-                keeping.restored(found.leftover(), shot);
-            }
-            document.recover(shot);
-        });
-        restored.add(found);
-    }
-
-    /** Opens unsaved work of any shot in place of the open one, on top of its shot where that is still there. */
-    public void openLeft(Found found) {
-        Optional<Path> file = found.file();
-        if (file.isEmpty()) {
-            found.shot().ifPresent(shot -> startNew(Shot.empty(shot.name(), shot.setup())));
-            restore(found);
-            return;
-        }
-        document.whenNextOpened(() -> Platform.runLater(() -> {
-            if (file.get().equals(document.pathProperty().get())
-                    && document.whyReadOnlyProperty().get() == null) {
-                restore(found);
-            }
-        }));
-        open(file.get(), others -> {});
-    }
-
-    /** Writes unsaved work to a file of its own; the open shot and what was left stay as they are. */
-    public void saveCopy(Found found, Path target) {
-        jobs.run(
-                Words.DESK.of("save-file", target.getFileName()),
-                job -> ShotFile.fresh().save(found.shot().orElseThrow(), target),
-                written -> notices.say(Words.DESK.of("saved-a-copy", target)),
-                notices::problem);
-    }
-
-    /** Puts unsaved work into the bin. */
-    public void discard(Found found) {
-        jobs.runQuietly(
-                job -> {
-                    unsaved.discard(found.leftover());
-                    return true;
-                },
-                done -> {},
-                notices::problem);
     }
 
     /** Starts a new shot in place of the open one. */
     public void startNew(Shot shot) {
         keeping.begin(placeOf(Optional.empty()), asBegun(shot));
-        restored.clear();
+        left.begin();
         place = null;
         document.open(shot, ShotFile.fresh(), null, Optional.empty(), null);
         notices.putAway();
@@ -359,11 +266,7 @@ public final class Shelf {
         boolean isItsOwn = target.equals(document.pathProperty().get());
         boolean asks = !replaces && isItsOwn;
         Optional<Shot> inTheFile = isItsOwn && !replaces ? Optional.of(document.saved()) : Optional.empty();
-        // Work whose restoring was undone is not in what is saved.
-        List<Leftover> done = restored.stream()
-                .filter(found -> found.shot().filter(document::hasBeen).isPresent())
-                .map(Found::leftover)
-                .toList();
+        List<Leftover> done = left.savedNow();
         saving = shot;
         Jobs.Job save = jobs.run(
                 Words.DESK.of("save-file", target.getFileName()),
@@ -510,7 +413,7 @@ public final class Shelf {
     private void saved(SavedShot written, Path target, Optional<ShotLock> lock) {
         boolean sameFile = target.equals(document.pathProperty().get());
         List<Path> held = outside.folders();
-        restored.clear();
+        left.begin();
         if (sameFile) {
             keeping.saved(written, document.shot());
         } else {

@@ -4,6 +4,7 @@ import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.PixelTile;
 import chalktrace.core.render.RasterCache;
+import chalktrace.core.render.Scene;
 import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.render.Viewpoint;
@@ -14,6 +15,9 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Optional;
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
 import javax.imageio.ImageIO;
 
 /**
@@ -31,15 +35,24 @@ public record ShotPicture(int width, int height, int[] pixels) {
                 .mapToInt(Exposure::start)
                 .min()
                 .orElse(0);
-        double scale = (double) width / shot.setup().size().width();
-        int height = Math.max(1, (int) Math.round(scale * shot.setup().size().height()));
+        Scene scene = Scenes.of(shot, frame, SceneOptions.export(false), (clip, at) -> Optional.empty());
+        return of(scene, width, new FrameComposer(new RasterCache(0), Rgb.WHITE));
+    }
+
+    /** Of a scene. On any thread. */
+    public static ShotPicture of(Scene scene, int width, FrameComposer composer) {
+        double scale = (double) width / scene.size().width();
+        int height = Math.max(1, (int) Math.round(scale * scene.size().height()));
         int[] pixels = new int[width * height];
-        new FrameComposer(new RasterCache(0), Rgb.WHITE)
-                .compose(
-                        Scenes.of(shot, frame, SceneOptions.export(false), (clip, at) -> Optional.empty()),
-                        new Viewpoint(scale, 0, 0, 0, width, height),
-                        PixelTile.whole(pixels, width, height));
+        composer.compose(scene, new Viewpoint(scale, 0, 0, 0, width, height), PixelTile.whole(pixels, width, height));
         return new ShotPicture(width, height, pixels);
+    }
+
+    /** For the window. */
+    public Image image() {
+        WritableImage image = new WritableImage(width, height);
+        image.getPixelWriter().setPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
+        return image;
     }
 
     /** As a PNG. */

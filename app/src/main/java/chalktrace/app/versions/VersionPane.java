@@ -1,23 +1,20 @@
 package chalktrace.app.versions;
 
 import chalktrace.app.controls.Rows;
+import chalktrace.app.kernel.ShotPicture;
 import chalktrace.app.session.Comparing;
 import chalktrace.app.session.Session;
 import chalktrace.app.words.Words;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FrameComposer;
-import chalktrace.core.render.PixelTile;
 import chalktrace.core.render.RasterCache;
 import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
-import chalktrace.core.render.Viewpoint;
 import chalktrace.core.shot.Shot;
 import javafx.beans.InvalidationListener;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
-import javafx.scene.image.PixelFormat;
-import javafx.scene.image.WritableImage;
 import javafx.scene.layout.VBox;
 
 /** What is looked at, beside the board, on the frame at the gate. */
@@ -74,36 +71,19 @@ final class VersionPane extends VBox {
         session.jobs().runQuietly(job -> picture(shot, frame), this::shown);
     }
 
-    private record Picture(int width, int height, int[] pixels) {}
-
-    private Picture picture(Shot shot, int frame) {
-        double scale = (double) PICTURE / shot.setup().size().width();
-        int height = Math.max(1, (int) Math.round(scale * shot.setup().size().height()));
-        int[] pixels = new int[PICTURE * height];
-        composer.compose(
+    private ShotPicture picture(Shot shot, int frame) {
+        return ShotPicture.of(
                 Scenes.of(
                         shot,
                         frame,
                         SceneOptions.export(true),
                         session.footages().latestProperty().get()),
-                new Viewpoint(scale, 0, 0, 0, PICTURE, height),
-                PixelTile.whole(pixels, PICTURE, height));
-        return new Picture(PICTURE, height, pixels);
+                PICTURE,
+                composer);
     }
 
-    private void shown(Picture picture) {
-        WritableImage image = new WritableImage(picture.width, picture.height);
-        image.getPixelWriter()
-                .setPixels(
-                        0,
-                        0,
-                        picture.width,
-                        picture.height,
-                        PixelFormat.getIntArgbInstance(),
-                        picture.pixels,
-                        0,
-                        picture.width);
-        view.setImage(image);
+    private void shown(ShotPicture picture) {
+        view.setImage(picture.image());
         composes = false;
         if (isOld) {
             show();

@@ -1,7 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.app.controls.Rows;
-import chalktrace.app.kernel.Shelf;
+import chalktrace.app.kernel.LeftWork;
 import chalktrace.app.kernel.ShotPicture;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
@@ -21,8 +21,6 @@ import javafx.scene.control.Dialog;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.ImageView;
-import javafx.scene.image.PixelFormat;
-import javafx.scene.image.WritableImage;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -56,15 +54,16 @@ final class LeftoverDialog extends Dialog<Void> {
     }
 
     /** Asks what is to become of what was found of the shot that was just opened. */
-    static LeftoverDialog ofOpened(Session session, Window owner, List<Shelf.Found> found) {
+    static LeftoverDialog ofOpened(Session session, Window owner, List<LeftWork.Found> found) {
         LeftoverDialog dialog = new LeftoverDialog(
                 session,
                 owner,
                 Words.DESK.of("restore-unsaved-work-question"),
                 new ButtonType(Words.DESK.of("keep-for-later"), ButtonBar.ButtonData.CANCEL_CLOSE));
         dialog.offered = found.size();
-        for (Shelf.Found one : found) {
+        for (LeftWork.Found one : found) {
             Button restore = dialog.button("restore", Words.DESK.of("restore"), one, () -> session.shelf()
+                    .left()
                     .restore(one));
             dialog.add(one, restore, dialog.discard(one));
         }
@@ -75,14 +74,14 @@ final class LeftoverDialog extends Dialog<Void> {
     interface Doing {
 
         /** Opens it, with its shot where that is still there. */
-        void open(Shelf.Found found);
+        void open(LeftWork.Found found);
 
         /** Writes it to another file. */
-        void saveCopy(Shelf.Found found);
+        void saveCopy(LeftWork.Found found);
     }
 
     /** Lists what was left of all shots, and what was discarded lately. */
-    static LeftoverDialog ofAll(Session session, Window owner, Shelf.AllFound all, Doing doing) {
+    static LeftoverDialog ofAll(Session session, Window owner, LeftWork.AllFound all, Doing doing) {
         LeftoverDialog dialog = new LeftoverDialog(
                 session,
                 owner,
@@ -110,16 +109,16 @@ final class LeftoverDialog extends Dialog<Void> {
         return this;
     }
 
-    private Button open(Shelf.Found found, Doing doing) {
+    private Button open(LeftWork.Found found, Doing doing) {
         return button("open", Words.DESK.of("open-left"), found, () -> doing.open(found));
     }
 
-    private Button copy(Shelf.Found found, Doing doing) {
+    private Button copy(LeftWork.Found found, Doing doing) {
         return button("save-a-copy", Words.DESK.of("save-a-copy"), found, () -> doing.saveCopy(found));
     }
 
     /** One that ends the dialog; not of work that can't be read. */
-    private Button button(String id, String text, Shelf.Found found, Runnable does) {
+    private Button button(String id, String text, LeftWork.Found found, Runnable does) {
         Button button = new Button(text);
         button.setId(id);
         button.setMaxWidth(Double.MAX_VALUE);
@@ -131,12 +130,12 @@ final class LeftoverDialog extends Dialog<Void> {
         return button;
     }
 
-    private Button discard(Shelf.Found found) {
+    private Button discard(LeftWork.Found found) {
         Button discard = new Button(Words.DESK.of("discard"));
         discard.setId("discard");
         discard.setMaxWidth(Double.MAX_VALUE);
         discard.setOnAction(event -> {
-            session.shelf().discard(found);
+            session.shelf().left().discard(found);
             rows.getChildren().remove(discard.getParent().getParent());
             if (--offered == 0) {
                 close();
@@ -145,7 +144,7 @@ final class LeftoverDialog extends Dialog<Void> {
         return discard;
     }
 
-    private void add(Shelf.Found found, Button... buttons) {
+    private void add(LeftWork.Found found, Button... buttons) {
         Label words = new Label(words(found));
         words.setWrapText(true);
         HBox.setHgrow(words, Priority.ALWAYS);
@@ -156,7 +155,7 @@ final class LeftoverDialog extends Dialog<Void> {
         rows.getChildren().add(row);
     }
 
-    private static String words(Shelf.Found found) {
+    private static String words(LeftWork.Found found) {
         StringBuilder out = new StringBuilder();
         found.shot().ifPresent(shot -> out.append(shot.name()).append('\n'));
         out.append(Words.DESK.count(
@@ -179,7 +178,7 @@ final class LeftoverDialog extends Dialog<Void> {
         return out.toString();
     }
 
-    private static String where(Shelf.Found found) {
+    private static String where(LeftWork.Found found) {
         Optional<Path> then = found.leftover().shotFile();
         if (then.isEmpty()) {
             return Words.DESK.of("never-saved");
@@ -193,20 +192,7 @@ final class LeftoverDialog extends Dialog<Void> {
 
     private Node picture(Shot shot) {
         ImageView view = new ImageView();
-        session.jobs().runQuietly(job -> ShotPicture.of(shot, PICTURE_WIDTH), small -> {
-            WritableImage image = new WritableImage(small.width(), small.height());
-            image.getPixelWriter()
-                    .setPixels(
-                            0,
-                            0,
-                            small.width(),
-                            small.height(),
-                            PixelFormat.getIntArgbInstance(),
-                            small.pixels(),
-                            0,
-                            small.width());
-            view.setImage(image);
-        });
+        session.jobs().runQuietly(job -> ShotPicture.of(shot, PICTURE_WIDTH), small -> view.setImage(small.image()));
         return view;
     }
 }

@@ -1,6 +1,7 @@
 package chalktrace.app.window;
 
 import chalktrace.app.kernel.FileChoice;
+import chalktrace.app.kernel.LeftWork;
 import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Shelf;
 import chalktrace.app.session.Session;
@@ -95,7 +96,7 @@ final class ShotCommands {
 
     /** Says that earlier runs left work, where they did. */
     void offerUnsavedWork() {
-        session.shelf().findAll(all -> {
+        session.shelf().left().findAll(all -> {
             if (!all.left().isEmpty()) {
                 session.notices()
                         .offer(
@@ -108,20 +109,20 @@ final class ShotCommands {
 
     /** Lists unsaved work of all shots. */
     void unsavedWork() {
-        session.shelf().findAll(this::list);
+        session.shelf().left().findAll(this::list);
     }
 
-    private void list(Shelf.AllFound all) {
+    private void list(LeftWork.AllFound all) {
         ask(() -> LeftoverDialog.ofAll(session, window, all, new LeftoverDialog.Doing() {
                     @Override
-                    public void open(Shelf.Found found) {
+                    public void open(LeftWork.Found found) {
                         whenWorkIsSafe(() -> session.shelf().openLeft(found));
                     }
 
                     @Override
-                    public void saveCopy(Shelf.Found found) {
+                    public void saveCopy(LeftWork.Found found) {
                         files.saveShot(found.shot().orElseThrow().name() + ShotFile.ENDING)
-                                .ifPresent(chosen -> session.shelf().saveCopy(found, withEnding(chosen)));
+                                .ifPresent(chosen -> session.shelf().left().saveCopy(found, withEnding(chosen)));
                     }
                 })
                 .showAndWait());
@@ -182,7 +183,7 @@ final class ShotCommands {
         }
     }
 
-    private void offerLeftovers(List<Shelf.Found> found) {
+    private void offerLeftovers(List<LeftWork.Found> found) {
         ask(() -> LeftoverDialog.ofOpened(session, window, found).showAndWait());
     }
 

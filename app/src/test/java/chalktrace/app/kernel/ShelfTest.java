@@ -304,14 +304,18 @@ class ShelfTest {
         Path left = Files.createDirectories(folder.resolve("left/session"));
         Leftover leftover = new Leftover(
                 left, Optional.of(file), Instant.EPOCH, 1, Optional.empty(), Optional.empty(), Optional.empty());
-        bare.run(() ->
-                bare.session.shelf().restore(new Shelf.Found(leftover, Optional.of(work), Optional.of(file), "")));
+        bare.run(() -> bare.session
+                .shelf()
+                .left()
+                .restore(new LeftWork.Found(leftover, Optional.of(work), Optional.of(file), "")));
         bare.run(() -> bare.session.document().undo());
         bare.run(() -> bare.session.shelf().save(file, () -> {}));
         awaitIdle(bare);
         assertThat(left).exists();
-        bare.run(() ->
-                bare.session.shelf().restore(new Shelf.Found(leftover, Optional.of(work), Optional.of(file), "")));
+        bare.run(() -> bare.session
+                .shelf()
+                .left()
+                .restore(new LeftWork.Found(leftover, Optional.of(work), Optional.of(file), "")));
         rename(bare, "more");
         bare.run(() -> bare.session.shelf().save(file, () -> {}));
         awaitIdle(bare);
