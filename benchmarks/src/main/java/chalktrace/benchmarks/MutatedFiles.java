@@ -309,13 +309,14 @@ public final class MutatedFiles {
         }
     }
 
-    /** As the list of a version. */
+    /** As the parts of a version. */
     private static void version(Path file) throws Exception {
         Path folder = Files.createTempDirectory("versions");
         try {
             Path shot = Files.createFile(folder.resolve("shot.chalk"));
             Files.createDirectory(folder.resolve(".shot.chalk.versions"));
-            Files.copy(file, folder.resolve(".shot.chalk.versions/a.json"));
+            Files.copy(file, folder.resolve(".shot.chalk.versions/a.parts"));
+            Files.writeString(folder.resolve(".shot.chalk.versions/a.json"), "{\"saved\":\"2026-01-01T00:00:00Z\"}");
             for (Versions.Version version : new Versions(shot).all()) {
                 new Versions(shot).open(version);
             }

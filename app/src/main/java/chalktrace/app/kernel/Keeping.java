@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.logging.Level;
@@ -153,6 +154,7 @@ public final class Keeping {
                 journal = null;
             }
             place = to;
+            why = null;
             inTheFile = saved;
             kept = new State(now, now == saved.shot(), begun);
             if (prepare() && attempt(() -> keepIn(journal, kept))) {
@@ -224,10 +226,7 @@ public final class Keeping {
 
     private boolean keepApart(String because) {
         try {
-            Journal apart = drives.run(BEGUN_SECONDS, () -> place.apart(inTheFile));
-            if (kept != null) {
-                keepIn(apart, kept);
-            }
+            Journal apart = withAll(() -> place.apart(inTheFile));
             goOnIn(apart);
             why = apart.isWhereItBelongs() ? null : because;
             if (why != null) {
@@ -240,6 +239,20 @@ public final class Keeping {
             LOG.log(Level.WARNING, "unsaved work could not be kept", e);
             tell(because, null);
             return false;
+        }
+    }
+
+    /** A new journal that has all that is to be kept. */
+    private Journal withAll(Callable<Journal> begin) throws IOException {
+        Journal fresh = drives.run(BEGUN_SECONDS, begin);
+        try {
+            if (kept != null) {
+                keepIn(fresh, kept);
+            }
+            return fresh;
+        } catch (IOException e) {
+            drives.beside(fresh::discard);
+            throw e;
         }
     }
 
@@ -256,11 +269,7 @@ public final class Keeping {
             return;
         }
         try {
-            Journal beside = drives.run(BEGUN_SECONDS, () -> place.begin(inTheFile));
-            if (kept != null) {
-                keepIn(beside, kept);
-            }
-            goOnIn(beside);
+            goOnIn(withAll(() -> place.begin(inTheFile)));
             why = null;
             forgetBefore();
             tell(null, null);

@@ -18,7 +18,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.Iterator;
@@ -47,8 +46,13 @@ public final class Versions {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private static final String LIST = ".json";
+
+    /** Beside that what it consists of, which is long and seldom asked for. */
+    private static final String PARTS = ".parts";
+
     private static final String PENDING = ".before";
     private static final String FOLDER = ".versions";
+    private static final String SUM = "[0-9a-f]{64}";
     private static final String WHOSE = "whose";
 
     /** Of two versions that are at most so old, one of each such span is kept. */
@@ -183,9 +187,7 @@ public final class Versions {
     }
 
     private void take(Path file, Instant saved, String words, byte[] picture) throws IOException {
-        ObjectNode list = JSON.createObjectNode();
-        list.put("saved", saved.toString()).put("name", "").put("words", words).put("picture", picture);
-        ObjectNode parts = list.putObject("parts");
+        ObjectNode parts = JSON.createObjectNode();
         try (ZipFile zip =
                 ZipFile.builder().setPath(file).setIgnoreLocalFileHeader(true).get()) {
             for (ZipArchiveEntry entry : Collections.list(zip.getEntries())) {
@@ -207,7 +209,10 @@ public final class Versions {
         }
         String id = saved.toString().replaceAll("[^0-9TZ]", "") + "-"
                 + UUID.randomUUID().toString().substring(0, 8);
-        whole(folder.resolve(id + LIST), JSON.writeValueAsBytes(list));
+        whole(folder.resolve(id + PARTS), JSON.writeValueAsBytes(parts));
+        ObjectNode says = JSON.createObjectNode();
+        says.put("saved", saved.toString()).put("name", "").put("words", words).put("picture", picture);
+        whole(folder.resolve(id + LIST), JSON.writeValueAsBytes(says));
     }
 
     private Path part(String sum) {
@@ -233,7 +238,7 @@ public final class Versions {
         takeAlong();
         takePending();
         List<Version> all = new ArrayList<>();
-        for (Path list : lists()) {
+        for (Path list : named(LIST)) {
             try {
                 all.add(version(list));
             } catch (IOException | RuntimeException e) {
@@ -276,10 +281,6 @@ public final class Versions {
         }
     }
 
-    private List<Path> lists() {
-        return named(LIST);
-    }
-
     private List<Path> named(String ending) {
         if (!Files.isDirectory(folder)) {
             return List.of();
@@ -319,11 +320,11 @@ public final class Versions {
 
     /** Writes one as a shot file. */
     public void write(Version version, Path to) throws IOException {
-        JsonNode list = JSON.readTree(Files.readAllBytes(folder.resolve(version.id + LIST)));
+        JsonNode parts = JSON.readTree(Files.readAllBytes(folder.resolve(version.id + PARTS)));
         try (OutputStream out = Files.newOutputStream(to);
                 ZipArchiveOutputStream zip = new ZipArchiveOutputStream(out)) {
             zip.setUseZip64(Zip64Mode.AsNeeded);
-            for (Iterator<Map.Entry<String, JsonNode>> all = list.path("parts").fields(); all.hasNext(); ) {
+            for (Iterator<Map.Entry<String, JsonNode>> all = parts.fields(); all.hasNext(); ) {
                 Map.Entry<String, JsonNode> part = all.next();
                 byte[] packed = Files.readAllBytes(part(sumOf(part.getValue())));
                 ZipArchiveEntry entry = new ZipArchiveEntry(part.getKey());
@@ -340,7 +341,7 @@ public final class Versions {
     /** A list that somebody else made leads nowhere else. */
     private static String sumOf(JsonNode part) throws IOException {
         String sum = part.path("part").asText();
-        if (!sum.matches("[0-9a-f]{64}")) {
+        if (!sum.matches(SUM)) {
             throw new IOException("it names no part");
         }
         return sum;
@@ -360,10 +361,10 @@ public final class Versions {
      * @param mostBytes of all of them
      */
     public void thin(Instant now, long mostBytes) throws IOException {
-        List<Version> latestFirst = all();
         List<Version> kept = new ArrayList<>();
+        boolean fewer = false;
         Instant newer = Instant.MAX;
-        for (Version version : latestFirst) {
+        for (Version version : all()) {
             Duration span = span(Duration.between(version.saved, now));
             boolean isFar = newer == Instant.MAX
                     || Duration.between(version.saved, newer).compareTo(span) >= 0;
@@ -371,18 +372,22 @@ public final class Versions {
                 kept.add(version);
                 newer = version.saved;
             } else {
-                Files.deleteIfExists(folder.resolve(version.id + LIST));
+                remove(version);
+                fewer = true;
             }
         }
-        Map<String, Long> bytes = sweep();
-        long all = bytes.values().stream().mapToLong(Long::longValue).sum();
-        for (int i = kept.size() - 1; i > 0 && all > mostBytes; i--) {
+        long bytes = fewer ? sweep() : bytes();
+        for (int i = kept.size() - 1; i > 0 && bytes > mostBytes; i--) {
             if (kept.get(i).name.isEmpty()) {
-                Files.deleteIfExists(folder.resolve(kept.get(i).id + LIST));
+                remove(kept.get(i));
                 bytes = sweep();
-                all = bytes.values().stream().mapToLong(Long::longValue).sum();
             }
         }
+    }
+
+    private void remove(Version version) throws IOException {
+        Files.deleteIfExists(folder.resolve(version.id + LIST));
+        Files.deleteIfExists(folder.resolve(version.id + PARTS));
     }
 
     private static Duration span(Duration age) {
@@ -393,26 +398,33 @@ public final class Versions {
                 .orElse(Duration.ZERO);
     }
 
-    /** Removes parts that no version has. @return the bytes of the others */
-    private Map<String, Long> sweep() throws IOException {
-        Set<String> used = new HashSet<>();
-        for (Path list : lists()) {
-            JSON.readTree(Files.readAllBytes(list))
-                    .path("parts")
-                    .forEach(part -> used.add(part.path("part").asText()));
-        }
-        Map<String, Long> bytes = new HashMap<>();
+    private List<Path> partFiles() throws IOException {
         try (Stream<Path> all = Files.list(folder)) {
-            for (Path file : all.filter(path -> path.getFileName().toString().matches("[0-9a-f]{64}"))
-                    .toList()) {
-                String sum = file.getFileName().toString();
-                if (used.contains(sum)) {
-                    bytes.put(sum, Files.size(file));
-                } else {
-                    Files.deleteIfExists(file);
-                }
-            }
+            return all.filter(path -> path.getFileName().toString().matches(SUM))
+                    .toList();
+        }
+    }
+
+    private long bytes() throws IOException {
+        long bytes = 0;
+        for (Path part : partFiles()) {
+            bytes += Files.size(part);
         }
         return bytes;
+    }
+
+    /** Removes parts that no version has. @return the bytes of the others */
+    private long sweep() throws IOException {
+        Set<String> used = new HashSet<>();
+        for (Path parts : named(PARTS)) {
+            JSON.readTree(Files.readAllBytes(parts))
+                    .forEach(part -> used.add(part.path("part").asText()));
+        }
+        for (Path part : partFiles()) {
+            if (!used.contains(part.getFileName().toString())) {
+                Files.deleteIfExists(part);
+            }
+        }
+        return bytes();
     }
 }

@@ -192,7 +192,7 @@ class VersionsTest {
         save(one, NOW);
         save(one.withName("two"), NOW.plusSeconds(1));
         List<Versions.Version> all = versions().all();
-        Path list = folder.resolve(".shot.chalk.versions/" + all.get(0).id() + ".json");
+        Path list = folder.resolve(".shot.chalk.versions/" + all.get(0).id() + ".parts");
         String text = Files.readString(list);
         for (String bad : List.of("", "{", text.replaceAll("[0-9a-f]{64}", "../../shot.chalk"))) {
             Files.writeString(list, bad);
