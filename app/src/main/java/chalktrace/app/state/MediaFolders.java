@@ -45,12 +45,11 @@ public final class MediaFolders {
     /** The folder of a file, unless it is that of the shot or below it, the program's own, or an allowed one. */
     public synchronized Optional<Path> heldBack(Path shot, String media) {
         // A link within the shot's folder may lead anywhere: what counts is where a file really lies.
-        Path file = WholeFiles.real(Path.of(media));
-        boolean inside = file.startsWith(WholeFiles.real(shot.toAbsolutePath().getParent()));
+        Path file = real(Path.of(media));
+        boolean inside = file.startsWith(real(shot.toAbsolutePath().getParent()));
         return inside
-                        || file.startsWith(WholeFiles.real(stateFolder))
-                        || allowed.stream()
-                                .anyMatch(folder -> WholeFiles.real(folder).equals(file.getParent()))
+                        || file.startsWith(real(stateFolder))
+                        || allowed.stream().anyMatch(folder -> real(folder).equals(file.getParent()))
                 ? Optional.empty()
                 : Optional.ofNullable(file.getParent());
     }
