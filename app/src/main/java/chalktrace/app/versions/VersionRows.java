@@ -1,6 +1,7 @@
 package chalktrace.app.versions;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.NumberField;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
@@ -19,6 +20,7 @@ import java.io.ByteArrayInputStream;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -37,6 +39,7 @@ import javafx.scene.layout.VBox;
 final class VersionRows extends VBox {
 
     private static final double MOST_HEIGHT = 220;
+    private static final double GIGABYTE = 1L << 30;
     private static final double PICTURE_WIDTH = 80;
 
     private final Session session;
@@ -48,6 +51,7 @@ final class VersionRows extends VBox {
     private final Label looked = new Label();
     private final Label differs = Rows.hint("");
     private final MenuButton back = Buttons.menu(Words.FINISH.of("take-back"), Words.FINISH.of("take-back-use"));
+    private final NumberField limit;
     private List<Versions.Version> shown = List.of();
 
     VersionRows(Session session, FileChoice files) {
@@ -81,12 +85,17 @@ final class VersionRows extends VBox {
                                 back,
                                 Rows.space(),
                                 Buttons.edged(Icons.CLOSE, Words.FINISH.of("done-comparing"), comparing::end)));
+        limit = new NumberField("version-limit", session.preferences().versionLimitBytes() / GIGABYTE, this::setLimit);
+        HBox limits = new HBox(
+                8, Rows.quiet(Words.FINISH.of("versions-at-most")), limit, Rows.quiet(Words.FINISH.of("versions-gb")));
+        limits.setAlignment(Pos.CENTER_LEFT);
         getChildren()
                 .addAll(
                         Rows.section(Words.FINISH.of("versions")),
                         card,
                         none,
                         scrolled,
+                        limits,
                         Buttons.words(
                                 Words.FINISH.of("compare-with-a-shot"),
                                 Words.FINISH.of("compare-with-a-shot-use"),
@@ -113,6 +122,14 @@ final class VersionRows extends VBox {
             comparing.whereProperty().set(where);
         });
         return toggle;
+    }
+
+    private void setLimit() {
+        if (limit.value() < 0) {
+            limit.set(session.preferences().versionLimitBytes() / GIGABYTE);
+        } else {
+            session.preferences().setVersionLimitBytes((long) (limit.value() * GIGABYTE));
+        }
     }
 
     private void look() {

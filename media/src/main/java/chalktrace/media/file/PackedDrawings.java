@@ -30,10 +30,10 @@ final class PackedDrawings {
     private Map<Drawing, Packed> last = new IdentityHashMap<>();
 
     /** Takes drawings as they lie in the file from which they were read. @param chalks of that file's shot */
-    void put(Map<Drawing, ShotArchive.Part> read, List<Chalk> chalks) {
+    void put(Map<Drawing, ShotArchive.Packed> read, List<Chalk> chalks) {
         read.forEach((drawing, part) -> {
             if (part.isDeflated()) {
-                last.put(drawing, new Packed(part.packed(), part.bytes().length, part.crc(), chalks));
+                last.put(drawing, new Packed(part.bytes(), part.size(), part.crc(), chalks));
             }
         });
     }

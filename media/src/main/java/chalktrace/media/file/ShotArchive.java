@@ -70,7 +70,10 @@ final class ShotArchive implements AutoCloseable {
     }
 
     /** A part as it is, and as it lies in the file. */
-    record Part(byte[] bytes, byte[] packed, long crc, boolean isDeflated) {}
+    record Part(byte[] bytes, Packed packed) {}
+
+    /** @param size of what it holds, @param isDeflated whether it is packed as parts are here */
+    record Packed(byte[] bytes, long size, long crc, boolean isDeflated) {}
 
     Part part(String name) throws UnreadableException {
         ZipArchiveEntry entry = zip.getEntry(name);
@@ -93,7 +96,9 @@ final class ShotArchive implements AutoCloseable {
             if (entry.getCrc() >= 0 && sum.getValue() != entry.getCrc()) {
                 throw new ZipException("its sum is wrong");
             }
-            return new Part(bytes, raw.readAllBytes(), sum.getValue(), entry.getMethod() == ZipArchiveEntry.DEFLATED);
+            Packed packed = new Packed(
+                    raw.readAllBytes(), bytes.length, sum.getValue(), entry.getMethod() == ZipArchiveEntry.DEFLATED);
+            return new Part(bytes, packed);
         } catch (IOException | RuntimeException e) {
             throw UnreadableException.of(path, "is damaged in its part " + name, "Take an earlier copy.", e);
         }

@@ -96,7 +96,7 @@ public final class ShotFile {
             int version = root.path("formatVersion").asInt(0);
             requireParts(path, root, archive);
             Shot shot;
-            Map<Drawing, ShotArchive.Part> packed = new IdentityHashMap<>();
+            Map<Drawing, ShotArchive.Packed> packed = new IdentityHashMap<>();
             try {
                 shot = ShotJson.read(
                         root,
@@ -323,12 +323,13 @@ public final class ShotFile {
     }
 
     /** @param packed takes how the drawing lies in the file */
-    private static Drawing drawing(ShotArchive archive, int number, String file, Map<Drawing, ShotArchive.Part> packed)
+    private static Drawing drawing(
+            ShotArchive archive, int number, String file, Map<Drawing, ShotArchive.Packed> packed)
             throws DrawingSvg.BrokenDrawing {
         try {
             ShotArchive.Part part = archive.part(file);
             Drawing drawing = DrawingSvg.read(number, part.bytes());
-            packed.put(drawing, part);
+            packed.put(drawing, part.packed());
             return drawing;
         } catch (UnreadableException e) {
             throw new DrawingSvg.BrokenDrawing("is missing or damaged (" + file + ")", e);
