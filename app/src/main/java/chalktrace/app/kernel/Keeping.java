@@ -32,7 +32,7 @@ public final class Keeping {
     /** A drive that takes longer for a few strokes hangs. */
     private static final int KEPT_SECONDS = 3;
 
-    /** To begin, all of a file is copied. */
+    /** To begin, all of a file is copied, or all of a shot written. */
     private static final int BEGUN_SECONDS = 20;
 
     /** @param session of which open shot it is a state */
@@ -157,7 +157,7 @@ public final class Keeping {
             why = null;
             inTheFile = saved;
             kept = new State(now, now == saved.shot(), begun);
-            if (prepare() && attempt(() -> keepIn(journal, kept))) {
+            if (prepare() && attempt(() -> keepIn(journal, kept, BEGUN_SECONDS))) {
                 forgetBefore();
             } else {
                 tryAgain(kept);
@@ -181,7 +181,7 @@ public final class Keeping {
             wanted = null;
         }
         kept = state;
-        if (prepare() && attempt(() -> keepIn(journal, state))) {
+        if (prepare() && attempt(() -> keepIn(journal, state, KEPT_SECONDS))) {
             forgetBefore();
         } else {
             tryAgain(state);
@@ -195,8 +195,8 @@ public final class Keeping {
         thread.schedule(this::keep, AGAIN_SECONDS, TimeUnit.SECONDS);
     }
 
-    private boolean keepIn(Journal in, State state) throws IOException {
-        return drives.run(KEPT_SECONDS, () -> {
+    private boolean keepIn(Journal in, State state, int seconds) throws IOException {
+        return drives.run(seconds, () -> {
             in.keep(state.shot, state.saved);
             return true;
         });
@@ -247,7 +247,7 @@ public final class Keeping {
         Journal fresh = drives.run(BEGUN_SECONDS, begin);
         try {
             if (kept != null) {
-                keepIn(fresh, kept);
+                keepIn(fresh, kept, BEGUN_SECONDS);
             }
             return fresh;
         } catch (IOException e) {

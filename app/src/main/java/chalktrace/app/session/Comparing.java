@@ -1,9 +1,7 @@
 package chalktrace.app.session;
 
 import chalktrace.app.kernel.Document;
-import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.version.ShotDifference;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -23,12 +21,10 @@ public final class Comparing {
     /** @param name of what is looked at */
     public record Compared(String name, Shot shot) {}
 
-    private final Document document;
     private final ReadOnlyObjectWrapper<Compared> compared = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<Where> where = new SimpleObjectProperty<>(Where.BESIDE);
 
     Comparing(Document document) {
-        this.document = document;
         document.whenOpened(this::end);
     }
 
@@ -48,15 +44,5 @@ public final class Comparing {
 
     public void end() {
         compared.set(null);
-    }
-
-    /** What differs now; only while something is looked at. */
-    public ShotDifference difference() {
-        return ShotDifference.between(compared.get().shot(), document.shot());
-    }
-
-    /** Takes something of it back. */
-    public void takeBack(Edit edit) {
-        document.apply(edit);
     }
 }

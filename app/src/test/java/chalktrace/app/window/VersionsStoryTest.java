@@ -87,6 +87,7 @@ class VersionsStoryTest {
         Shot second = window.session.shot();
         look(robot);
         assertThat(window.session.comparing().comparedProperty().get().shot()).isEqualTo(first);
+        window.await(() -> !offers(robot).isEmpty());
         String differs = robot.lookup("#version-differs").queryAs(Label.class).getText();
         assertThat(differs).contains("1 drawing on").contains("name");
         MenuItem drawing = offers(robot).stream()
