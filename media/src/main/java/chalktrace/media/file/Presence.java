@@ -209,7 +209,13 @@ final class Presence implements AutoCloseable {
         if (HERE.containsKey(key)) {
             return Step.of(Optional.empty(), State.LIVES, words(USER, Machine.HOST));
         }
-        FileChannel channel = FileChannel.open(file, StandardOpenOption.READ, StandardOpenOption.WRITE);
+        FileChannel channel;
+        try {
+            channel = FileChannel.open(file, StandardOpenOption.READ, StandardOpenOption.WRITE);
+        } catch (NoSuchFileException e) {
+            // Its holder removed it just now.
+            return Step.AGAIN;
+        }
         boolean keeps = false;
         try {
             boolean bySign = drive.isReachedByOthers(file);
