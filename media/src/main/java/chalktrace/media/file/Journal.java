@@ -10,7 +10,6 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
@@ -177,12 +176,7 @@ public final class Journal implements AutoCloseable {
             // The folder of a shot that was moved away meanwhile is never made anew.
             Files.createDirectory(parent);
         }
-        if (folder.getFileSystem().supportedFileAttributeViews().contains("posix")) {
-            Files.createDirectory(
-                    folder, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
-        } else {
-            Files.createDirectory(folder);
-        }
+        WholeFiles.createPrivate(folder);
     }
 
     private void sayWhere() {

@@ -131,7 +131,8 @@ public final class UnsavedWork {
     /** Puts it into the bin. @throws IOException when that can't be done; it stays where it is */
     public void discard(Leftover left) throws IOException {
         Path to = bin.resolve(left.folder().getFileName().toString());
-        Files.createDirectories(to);
+        Files.createDirectories(bin);
+        WholeFiles.createPrivate(to);
         try {
             List<Path> files = new ArrayList<>();
             try (Stream<Path> all = Files.list(left.folder())) {

@@ -173,7 +173,9 @@ public final class Versions {
         Path link = folder.resolve(UUID.randomUUID() + PENDING);
         try {
             Instant saved = Files.getLastModifiedTime(shot).toInstant();
-            Files.createDirectories(folder);
+            if (!Files.isDirectory(folder)) {
+                WholeFiles.createLike(folder, shot);
+            }
             try {
                 Files.createLink(link, shot);
             } catch (IOException | UnsupportedOperationException e) {

@@ -9,7 +9,10 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.BasicFileAttributes;
+import java.nio.file.attribute.PosixFilePermission;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Optional;
+import java.util.Set;
 
 /** Puts a file in its place as a whole. */
 public final class WholeFiles {
@@ -70,6 +73,34 @@ public final class WholeFiles {
             names.force(true);
         } catch (IOException e) {
             // It can't be done there, and the files in it are as they should be.
+        }
+    }
+
+    /** Makes a folder that only its user can look into, where the system has such a thing. */
+    static void createPrivate(Path folder) throws IOException {
+        create(folder, PosixFilePermissions.fromString("rwx------"));
+    }
+
+    /** Makes a folder into which those can look who can read a file, where the system has such a thing. */
+    static void createLike(Path folder, Path file) throws IOException {
+        Set<PosixFilePermission> may = PosixFilePermissions.fromString("rwx------");
+        if (file.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+            Set<PosixFilePermission> reads = Files.getPosixFilePermissions(file);
+            if (reads.contains(PosixFilePermission.GROUP_READ)) {
+                may.addAll(PosixFilePermissions.fromString("---r-x---"));
+            }
+            if (reads.contains(PosixFilePermission.OTHERS_READ)) {
+                may.addAll(PosixFilePermissions.fromString("------r-x"));
+            }
+        }
+        create(folder, may);
+    }
+
+    private static void create(Path folder, Set<PosixFilePermission> may) throws IOException {
+        if (folder.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+            Files.createDirectory(folder, PosixFilePermissions.asFileAttribute(may));
+        } else {
+            Files.createDirectory(folder);
         }
     }
 }

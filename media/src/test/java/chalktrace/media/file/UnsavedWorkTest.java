@@ -178,9 +178,22 @@ class UnsavedWorkTest {
     @Test
     void nobodyElseReadsWhatWasDrawn() throws Exception {
         try (Journal journal = Journal.of(file, inTheFile(), state)) {
-            assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(journal.folder())))
-                    .isEqualTo("rwx------");
+            assertThat(mode(journal.folder())).isEqualTo("rwx------");
         }
+        left("mine");
+        work.discard(only(work.all()));
+        assertThat(mode(only(work.discarded()).folder())).isEqualTo("rwx------");
+        for (String may : List.of("rw-------", "rw-r-----", "rw-r--r--")) {
+            Path shot = Files.copy(file, file.resolveSibling(may + ".chalk"));
+            Files.setPosixFilePermissions(shot, PosixFilePermissions.fromString(may));
+            new Versions(shot).before().orElseThrow();
+            assertThat(mode(shot.resolveSibling("." + may + ".chalk.versions")).replace('x', '-'))
+                    .isEqualTo(may);
+        }
+    }
+
+    private static String mode(Path folder) throws IOException {
+        return PosixFilePermissions.toString(Files.getPosixFilePermissions(folder));
     }
 
     /** What is under the work is what was opened, or all of the shot is kept. */
