@@ -123,7 +123,10 @@ final class VersionCard extends VBox {
     }
 
     private void show(Comparing.Compared compared, ShotDifference difference) {
-        differs.setText(Words.FINISH.of("differs-in", VersionWords.of(difference)));
+        differs.setText(
+                difference.isNothing()
+                        ? Words.FINISH.of("today-is-the-same")
+                        : Words.FINISH.of("differs-in", VersionWords.of(difference)));
         back.setDisable(difference.isNothing());
         back.getItems().setAll(item(Words.FINISH.of("all-of-it"), TakeBack.all(name(compared), compared.shot())));
         for (ShotDifference.OfLevel level : difference.levels()) {

@@ -149,15 +149,16 @@ final class ShotCommands {
         session.notices()
                 .offer(
                         Words.DESK.of("was-changed-by-another", changed.file().getFileName(), Times.of(changed.when())),
-                        new Notices.Offer(Words.DESK.of("save-elsewhere"), () -> saveAs(then)),
+                        // The last one stands first, and is what a key would press.
+                        new Notices.Offer(Words.DESK.of("replace-it"), () -> session.shelf()
+                                .replace(changed.file(), then)),
                         new Notices.Offer(Words.DESK.of("look-at-it"), () -> {
                             session.view().stepProperty().set(Step.FINISH);
                             VersionsFeature.compareWith(session, changed.file());
                             // It is still to be answered.
                             changedByAnother(changed, then);
                         }),
-                        new Notices.Offer(Words.DESK.of("replace-it"), () -> session.shelf()
-                                .replace(changed.file(), then)));
+                        new Notices.Offer(Words.DESK.of("save-elsewhere"), () -> saveAs(then)));
     }
 
     private void whenWorkIsSafe(Runnable then) {
