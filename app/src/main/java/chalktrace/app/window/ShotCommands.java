@@ -145,20 +145,20 @@ final class ShotCommands {
         files.saveShot(name).ifPresent(chosen -> session.shelf().save(withEnding(chosen), then));
     }
 
+    /** What is safe stands first: a key could press it. */
     private void changedByAnother(Shelf.ChangedByAnother changed, Runnable then) {
         session.notices()
                 .offer(
                         Words.DESK.of("was-changed-by-another", changed.file().getFileName(), Times.of(changed.when())),
-                        // The last one stands first, and is what a key would press.
-                        new Notices.Offer(Words.DESK.of("replace-it"), () -> session.shelf()
-                                .replace(changed.file(), then)),
+                        new Notices.Offer(Words.DESK.of("save-elsewhere"), () -> saveAs(then)),
                         new Notices.Offer(Words.DESK.of("look-at-it"), () -> {
                             session.view().stepProperty().set(Step.FINISH);
                             VersionsFeature.compareWith(session, changed.file());
                             // It is still to be answered.
                             changedByAnother(changed, then);
                         }),
-                        new Notices.Offer(Words.DESK.of("save-elsewhere"), () -> saveAs(then)));
+                        new Notices.Offer(Words.DESK.of("replace-it"), () -> session.shelf()
+                                .replace(changed.file(), then)));
     }
 
     private void whenWorkIsSafe(Runnable then) {

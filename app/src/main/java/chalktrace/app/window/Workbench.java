@@ -289,7 +289,8 @@ public final class Workbench {
             if (notice.problem()) {
                 box.getStyleClass().add("problem");
             }
-            notice.offers().forEach(offer -> box.getChildren().add(1, offer(offer)));
+            box.getChildren()
+                    .addAll(1, notice.offers().stream().map(this::offer).toList());
         }
     }
 

@@ -14,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.logging.Logger;
 import java.util.stream.Stream;
 
@@ -42,9 +43,10 @@ public final class UnsavedWork {
     /** Of a shot file, the latest first; also what was kept while the same file had another name. */
     public List<Leftover> of(Path shotFile) {
         Path file = shotFile.toAbsolutePath();
+        Path parent = Journal.parent(file);
         Map<Path, Leftover> all = new LinkedHashMap<>();
-        Leftover.in(Journal.parent(file)).forEach(left -> all.put(left.folder(), left));
-        for (Leftover left : all()) {
+        Leftover.in(parent).forEach(left -> all.put(left.folder(), left));
+        for (Leftover left : all(session -> !session.startsWith(parent))) {
             boolean here = left.shotFile().filter(file::equals).isPresent();
             if (here || left.fileNow().isEmpty() && left.isNamed(file)) {
                 all.put(left.folder(), left);
@@ -61,11 +63,16 @@ public final class UnsavedWork {
 
     /** Of all shots, the latest first. */
     public List<Leftover> all() {
+        return all(session -> true);
+    }
+
+    /** @param looked which sessions beside their shots are looked at: each journal is read whole */
+    private List<Leftover> all(Predicate<Path> looked) {
         Map<Path, Leftover> all = new LinkedHashMap<>();
         Leftover.in(folder).forEach(left -> all.put(left.folder(), left));
         for (Path says : whereabouts()) {
             where(says).ifPresent(session -> {
-                if (Files.isDirectory(session)) {
+                if (Files.isDirectory(session) && looked.test(session)) {
                     Leftover.read(session).ifPresent(left -> all.put(left.folder(), left));
                 }
                 if (!Files.exists(session)

@@ -54,6 +54,7 @@ public final class Versions {
     private static final String FOLDER = ".versions";
     private static final String SUM = "[0-9a-f]{64}";
     private static final String WHOSE = "whose";
+    private static final String TEMPORARY = ".writing-";
 
     /** Of two versions that are at most so old, one of each such span is kept. */
     private static final Map<Duration, Duration> ONE_OF = Map.of(
@@ -222,7 +223,7 @@ public final class Versions {
     }
 
     private static void whole(Path file, byte[] bytes) throws IOException {
-        Path temporary = file.resolveSibling("." + UUID.randomUUID());
+        Path temporary = file.resolveSibling(TEMPORARY + UUID.randomUUID());
         Files.write(temporary, bytes);
         WholeFiles.move(temporary, file);
     }
@@ -415,8 +416,12 @@ public final class Versions {
         return bytes;
     }
 
-    /** Removes parts that no version has. @return the bytes of the others */
+    /** Removes parts that no version has, and what was left half written. @return the bytes of the others */
     private long sweep() throws IOException {
+        try (Stream<Path> all = Files.list(folder)) {
+            all.filter(path -> path.getFileName().toString().startsWith(TEMPORARY))
+                    .forEach(Leftover::removeQuietly);
+        }
         Set<String> used = new HashSet<>();
         for (Path parts : named(PARTS)) {
             JSON.readTree(Files.readAllBytes(parts))

@@ -110,6 +110,22 @@ class VersionsTest {
         assertThat(new Versions(folder.resolve("new.chalk")).before()).isEmpty();
     }
 
+    /** The program was cut short between the save and what it keeps of the state before. */
+    @Test
+    void aStateThatWasHeldOnToIsAVersionWhereAnotherHasComeSince() throws Exception {
+        Path kept = folder.resolve(".shot.chalk.versions");
+        versions().before().orElseThrow();
+        opened.file().save(opened.shot().withName("later"), file);
+        assertThat(versions().all()).as("it may still be under way").isEmpty();
+        Files.setLastModifiedTime(kept, FileTime.from(Instant.now().minus(Duration.ofHours(1))));
+        assertThat(versions().all()).hasSize(1);
+        assertThat(versions().open(versions().all().get(0)).shot()).isEqualTo(opened.shot());
+        // Cut short before the save: nothing was replaced.
+        versions().before().orElseThrow();
+        Files.setLastModifiedTime(kept, FileTime.from(Instant.now().minus(Duration.ofHours(1))));
+        assertThat(versions().all()).hasSize(1);
+    }
+
     @Test
     void oldOnesAreThinnedOutAndNamedOnesStay() throws Exception {
         // Every ten minutes for ten days, as files that were saved then.
