@@ -55,7 +55,7 @@ final class VersionsCommand implements Callable<Integer> {
                     .put("saved", version.saved().toString())
                     .put("name", version.name())
                     .put("thenChanged", version.words());
-            lines.add(number + "  " + Times.of(version.saved())
+            lines.add(number + "  " + Times.exact(version.saved())
                     + (version.name().isEmpty() ? "" : "  " + version.name())
                     + (version.words().isEmpty() ? "" : "  then changed: " + version.words()));
         }

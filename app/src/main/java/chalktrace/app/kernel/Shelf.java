@@ -218,6 +218,7 @@ public final class Shelf {
         private final Instant when;
 
         ChangedByAnother(Path file, Instant when) {
+            super(file + " was changed by another program");
             this.file = file;
             this.when = when;
         }

@@ -17,6 +17,8 @@ import chalktrace.media.file.Versions;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -29,6 +31,9 @@ import javafx.scene.layout.VBox;
 /** What is looked at in step with the shot: what differs, where it is seen, and what of it can be taken back. */
 final class VersionCard extends VBox {
 
+    /** Of more drawings that differ only those at the gate are offered. */
+    private static final int FEW = 8;
+
     private final Session session;
     private final Comparing comparing;
     private final Label looked = new Label();
@@ -37,6 +42,11 @@ final class VersionCard extends VBox {
 
     /** What the field for a name belongs to; null for nothing. */
     private Comparing.Compared named;
+
+    /** What differs, once that is known; null before. */
+    private Found found;
+
+    private record Found(Comparing.Compared compared, ShotDifference difference) {}
 
     VersionCard(Session session) {
         super(6);
@@ -65,6 +75,7 @@ final class VersionCard extends VBox {
                 this::show,
                 comparing.comparedProperty(),
                 session.document().shotProperty());
+        back.setOnShowing(event -> Optional.ofNullable(found).ifPresent(this::offer));
     }
 
     private ToggleButton toggle(ToggleGroup group, Comparing.Where where) {
@@ -128,6 +139,14 @@ final class VersionCard extends VBox {
                         ? Words.FINISH.of("today-is-the-same")
                         : Words.FINISH.of("differs-in", VersionWords.of(difference)));
         back.setDisable(difference.isNothing());
+        found = new Found(compared, difference);
+        offer(found);
+    }
+
+    /** What can be taken back on the frame at the gate. */
+    private void offer(Found now) {
+        Comparing.Compared compared = now.compared;
+        ShotDifference difference = now.difference;
         back.getItems().setAll(item(Words.FINISH.of("all-of-it"), TakeBack.all(name(compared), compared.shot())));
         for (ShotDifference.OfLevel level : difference.levels()) {
             back.getItems()
@@ -143,7 +162,7 @@ final class VersionCard extends VBox {
         }
     }
 
-    /** A level's timing, and the drawing at the gate where that differs. */
+    /** A level's timing, and its drawings; of many only those at the gate, which are seen. */
     private void ofLevel(Comparing.Compared compared, ShotDifference.OfLevel level) {
         if (level.timing()) {
             back.getItems()
@@ -152,11 +171,20 @@ final class VersionCard extends VBox {
                             TakeBack.timing(name(compared), compared.shot(), level.id())));
         }
         for (int number : level.drawings()) {
-            back.getItems()
-                    .add(item(
-                            Words.FINISH.of("drawing-back", number, level.name()),
-                            TakeBack.drawings(name(compared), compared.shot(), level.id(), List.of(number))));
+            if (level.drawings().size() <= FEW || isAtTheGate(compared.shot(), level.id(), number)) {
+                back.getItems()
+                        .add(item(
+                                Words.FINISH.of("drawing-back", number, level.name()),
+                                TakeBack.drawings(name(compared), compared.shot(), level.id(), List.of(number))));
+            }
         }
+    }
+
+    private boolean isAtTheGate(Shot then, String level, int number) {
+        return Stream.of(then, session.shot())
+                .flatMap(shot -> shot.level(level).stream())
+                .flatMap(shown -> shown.drawingAt(session.transport().frame()).stream())
+                .anyMatch(drawing -> drawing.number() == number);
     }
 
     private static String name(Comparing.Compared compared) {

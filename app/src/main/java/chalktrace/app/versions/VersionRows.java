@@ -119,7 +119,7 @@ final class VersionRows extends VBox {
     }
 
     private static String title(Versions.Version version) {
-        String time = Times.of(version.saved());
+        String time = Times.exact(version.saved());
         return version.name().isEmpty() ? time : Words.FINISH.of("named-version", version.name(), time);
     }
 

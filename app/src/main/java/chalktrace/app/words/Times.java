@@ -12,9 +12,17 @@ public final class Times {
                     FormatStyle.MEDIUM, FormatStyle.SHORT)
             .withZone(ZoneId.systemDefault());
 
+    private static final DateTimeFormatter EXACT =
+            DateTimeFormatter.ofLocalizedDateTime(FormatStyle.MEDIUM).withZone(ZoneId.systemDefault());
+
     private Times() {}
 
     public static String of(Instant time) {
         return TIME.format(time);
+    }
+
+    /** With seconds, where several lie in one minute. */
+    public static String exact(Instant time) {
+        return EXACT.format(time);
     }
 }

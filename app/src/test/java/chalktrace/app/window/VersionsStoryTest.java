@@ -105,6 +105,36 @@ class VersionsStoryTest {
     }
 
     @Test
+    void ofManyDrawingsThoseAtTheGateAreOffered(FxRobot robot) throws Exception {
+        Shot first = Shots.empty();
+        Shot second = Shots.empty();
+        for (int number = 1; number <= 10; number++) {
+            first = drawn(first, number, 10 * number);
+            second = drawn(second, number, 10 * number + 5);
+        }
+        ShotFile.fresh().save(first, file);
+        window.open(file);
+        change(robot, second);
+        save();
+        look(robot);
+        window.await(() -> !offers(robot).isEmpty());
+        for (int number : new int[] {3, 7}) {
+            int shown = number;
+            robot.interact(() -> {
+                window.session.transport().go(4 * shown + 1);
+                MenuButton back = robot.lookup("#take-back").queryAs(MenuButton.class);
+                back.getOnShowing().handle(null);
+            });
+            assertThat(offers(robot))
+                    .extracting(MenuItem::getText)
+                    .filteredOn(text -> text.startsWith("Drawing"))
+                    .singleElement()
+                    .asString()
+                    .startsWith("Drawing " + number + " ");
+        }
+    }
+
+    @Test
     void itIsSeenOverTheBoardInStepWithTheShotAndBeside(FxRobot robot) throws Exception {
         savedTwice(robot);
         robot.interact(() -> window.session.transport().go(5));
