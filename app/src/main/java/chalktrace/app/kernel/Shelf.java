@@ -1,6 +1,7 @@
 package chalktrace.app.kernel;
 
 import chalktrace.app.state.Preferences;
+import chalktrace.app.words.Times;
 import chalktrace.app.words.VersionWords;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
@@ -84,7 +85,7 @@ public final class Shelf {
         this.notices = notices;
         this.keeping = keeping;
         this.unsavedFolder = stateFolder.resolve("unsaved");
-        asking = (changed, then) -> notices.problem(changed);
+        asking = (other, then) -> notices.problem(other);
         unsaved = new UnsavedWork(unsavedFolder);
         left = new LeftWork(document, jobs, notices, keeping, unsaved);
         keeping.begin(placeOf(Optional.empty()), asBegun(document.shot()));
@@ -211,16 +212,16 @@ public final class Shelf {
         notices.putAway();
     }
 
-    /** That a file was changed by another program since it was opened or saved here. */
-    public static final class ChangedByAnother extends Exception {
+    /** That a save would replace what another program has written, or has open by now. */
+    public static final class InTheWay extends Exception {
 
         private final Path file;
-        private final Instant when;
+        private final Optional<String> holder;
 
-        ChangedByAnother(Path file, Instant when) {
-            super(file + " was changed by another program");
+        private InTheWay(String message, Path file, Optional<String> holder) {
+            super(message);
             this.file = file;
-            this.when = when;
+            this.holder = holder;
         }
 
         /** The file. */
@@ -228,9 +229,9 @@ public final class Shelf {
             return file;
         }
 
-        /** When it was, by the file's time. */
-        public Instant when() {
-            return when;
+        /** Who has it open, in words; empty where it was changed and nobody has it open. */
+        public Optional<String> holder() {
+            return holder;
         }
     }
 
@@ -238,7 +239,7 @@ public final class Shelf {
     public interface Asking {
 
         /** @param then as it was given to the save */
-        void changedByAnother(ChangedByAnother changed, Runnable then);
+        void inTheWay(InTheWay other, Runnable then);
     }
 
     /** From now on that is asked there. */
@@ -274,8 +275,7 @@ public final class Shelf {
                 job -> {
                     requireThere(where, target);
                     if (asks && itsFile.isChangedByOthers(target)) {
-                        throw new ChangedByAnother(
-                                target, Files.getLastModifiedTime(target).toInstant());
+                        throw inTheWay(target, Optional.empty());
                     }
                     Optional<ShotLock> lock = lock(target, mine);
                     Versions versions = new Versions(target);
@@ -302,8 +302,8 @@ public final class Shelf {
                     }
                 },
                 failed -> {
-                    if (failed instanceof ChangedByAnother) {
-                        asking.changedByAnother((ChangedByAnother) failed, then);
+                    if (failed instanceof InTheWay) {
+                        asking.inTheWay((InTheWay) failed, then);
                     } else {
                         notices.problem(failed);
                     }
@@ -393,22 +393,25 @@ public final class Shelf {
         }
     }
 
-    /** @throws UnwritableException when someone else has the shot open */
-    private static Optional<ShotLock> lock(Path target, Optional<ShotLock> mine) throws UnwritableException {
+    /** @throws InTheWay when someone else has the shot open */
+    private static Optional<ShotLock> lock(Path target, Optional<ShotLock> mine) throws InTheWay, IOException {
         Optional<ShotLock> moved = mine.flatMap(lock -> lock.movedTo(target));
         if (moved.isPresent()) {
             return moved;
         }
         ShotLock.Taken taken = ShotLock.take(target);
         if (taken.holder().isPresent()) {
-            throw UnwritableException.of(
-                    target,
-                    "saved",
-                    Words.DESK.of("save-under-another-name"),
-                    new IOException(
-                            Words.DESK.of("it-is-open-by", taken.holder().get())));
+            throw inTheWay(target, taken.holder());
         }
         return taken.lock();
+    }
+
+    private static InTheWay inTheWay(Path target, Optional<String> holder) throws IOException {
+        Instant changed =
+                Files.exists(target) ? Files.getLastModifiedTime(target).toInstant() : Instant.now();
+        String message = holder.map(who -> Words.DESK.of("was-opened-by-another", target.getFileName(), who))
+                .orElseGet(() -> Words.DESK.of("was-changed-by-another", target.getFileName(), Times.of(changed)));
+        return new InTheWay(message, target, holder);
     }
 
     private void saved(SavedShot written, Path target, Optional<ShotLock> lock) {

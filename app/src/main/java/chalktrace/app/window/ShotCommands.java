@@ -8,10 +8,10 @@ import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.versions.VersionsFeature;
-import chalktrace.app.words.Times;
 import chalktrace.app.words.Words;
 import chalktrace.media.file.ShotFile;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -48,7 +48,7 @@ final class ShotCommands {
         this.takenByFeature = takenByFeature;
         this.newShotCard = newShotCard;
         this.close = close;
-        session.shelf().asks(this::changedByAnother);
+        session.shelf().asks(this::inTheWay);
     }
 
     void newShot() {
@@ -145,20 +145,21 @@ final class ShotCommands {
         files.saveShot(name).ifPresent(chosen -> session.shelf().save(withEnding(chosen), then));
     }
 
-    /** What is safe stands first: a key could press it. */
-    private void changedByAnother(Shelf.ChangedByAnother changed, Runnable then) {
-        session.notices()
-                .offer(
-                        Words.DESK.of("was-changed-by-another", changed.file().getFileName(), Times.of(changed.when())),
-                        new Notices.Offer(Words.DESK.of("save-elsewhere"), () -> saveAs(then)),
-                        new Notices.Offer(Words.DESK.of("look-at-it"), () -> {
-                            session.view().stepProperty().set(Step.FINISH);
-                            VersionsFeature.compareWith(session, changed.file());
-                            // It is still to be answered.
-                            changedByAnother(changed, then);
-                        }),
-                        new Notices.Offer(Words.DESK.of("replace-it"), () -> session.shelf()
-                                .replace(changed.file(), then)));
+    /** What is safe stands first: a key could press it. What somebody has open is not replaced. */
+    private void inTheWay(Shelf.InTheWay other, Runnable then) {
+        List<Notices.Offer> offers = new ArrayList<>();
+        offers.add(new Notices.Offer(Words.DESK.of("save-elsewhere"), () -> saveAs(then)));
+        offers.add(new Notices.Offer(Words.DESK.of("look-at-it"), () -> {
+            session.view().stepProperty().set(Step.FINISH);
+            VersionsFeature.compareWith(session, other.file());
+            // It is still to be answered.
+            inTheWay(other, then);
+        }));
+        if (other.holder().isEmpty()) {
+            offers.add(new Notices.Offer(
+                    Words.DESK.of("replace-it"), () -> session.shelf().replace(other.file(), then)));
+        }
+        session.notices().offer(other.getMessage(), offers.toArray(Notices.Offer[]::new));
     }
 
     private void whenWorkIsSafe(Runnable then) {

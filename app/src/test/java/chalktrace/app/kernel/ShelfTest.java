@@ -140,15 +140,15 @@ class ShelfTest {
         assertThat(left.name()).isEqualTo("one");
     }
 
-    private List<Shelf.ChangedByAnother> asked() {
-        List<Shelf.ChangedByAnother> asked = new ArrayList<>();
+    private List<Shelf.InTheWay> asked() {
+        List<Shelf.InTheWay> asked = new ArrayList<>();
         bare.run(() -> bare.session.shelf().asks((changed, then) -> asked.add(changed)));
         return asked;
     }
 
     @Test
     void whatAnotherProgramHasWrittenIsNotReplacedUnasked() throws Exception {
-        List<Shelf.ChangedByAnother> asked = asked();
+        List<Shelf.InTheWay> asked = asked();
         Shot theirs = Shots.empty().withName("theirs");
         ShotFile.fresh().save(theirs, file);
         rename(bare, "mine");
@@ -171,6 +171,7 @@ class ShelfTest {
 
     @Test
     void aLockThatAnotherTookIsAskedAboutAndOneThatWentIsTakenAgain() throws Exception {
+        List<Shelf.InTheWay> asked = asked();
         Path lock = folder.resolve(".shot.chalk.open");
         Files.delete(lock);
         rename(bare, "mine");
@@ -183,6 +184,7 @@ class ShelfTest {
             rename(bare, "mine again");
             bare.run(() -> bare.session.shelf().save(file, () -> {}));
             awaitIdle(bare);
+            assertThat(asked).singleElement().matches(other -> other.holder().isPresent());
             assertThat(ShotFile.open(file).shot().name()).isEqualTo("mine");
             assertThat(theirs.holds(file)).isTrue();
         }
