@@ -17,9 +17,7 @@ public final class Sentences {
         StringBuilder out = new StringBuilder();
         boolean gap = false;
         // What is left out anyway is not looked at.
-        String looked = text.length() <= 4 * most
-                ? text
-                : text.substring(0, 2 * most) + LEFT_OUT + text.substring(text.length() - 2 * most);
+        String looked = text.length() <= 4 * most ? text : first(text, 2 * most) + LEFT_OUT + last(text, 2 * most);
         for (int i = 0; i < looked.length(); i++) {
             char c = looked.charAt(i);
             if (Character.isWhitespace(c) || Character.isISOControl(c)) {
@@ -36,6 +34,18 @@ public final class Sentences {
             return out.toString();
         }
         int half = (most - LEFT_OUT.length()) / 2;
-        return out.substring(0, half) + LEFT_OUT + out.substring(out.length() - half);
+        return first(out, half).stripTrailing() + LEFT_OUT + last(out, half).stripLeading();
+    }
+
+    /** Without half a character at the cut. */
+    private static String first(CharSequence text, int count) {
+        int end = Character.isHighSurrogate(text.charAt(count - 1)) ? count - 1 : count;
+        return text.subSequence(0, end).toString();
+    }
+
+    private static String last(CharSequence text, int count) {
+        int start = text.length() - count;
+        return text.subSequence(Character.isLowSurrogate(text.charAt(start)) ? start + 1 : start, text.length())
+                .toString();
     }
 }

@@ -140,7 +140,7 @@ public final class AnimatedWebp implements AutoCloseable {
                         1 + whole24(in + 6),
                         1 + whole24(in + 9),
                         in + FRAME_HEAD,
-                        end(at, all),
+                        Math.max(in + FRAME_HEAD, end(at, all)),
                         Math.max(SHORTEST_MS, whole24(in + 12)),
                         (flags & 1) != 0,
                         (flags & 2) == 0);

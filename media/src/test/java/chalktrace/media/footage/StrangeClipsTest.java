@@ -12,6 +12,9 @@ import chalktrace.media.testing.Clips;
 import chalktrace.media.testing.EditLists;
 import chalktrace.media.testing.EditLists.Part;
 import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -232,6 +235,13 @@ class StrangeClipsTest {
         for (int i = random.nextInt(5); i >= 0; i--) {
             // The head stays that of one that moves.
             bytes[24 + random.nextInt(bytes.length - 24)] = (byte) random.nextInt(256);
+        }
+        int frame = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("ANMF", random.nextInt(bytes.length));
+        if (frame >= 0 && random.nextInt(4) == 0) {
+            // A length that is shorter than its own head, or longer than the file.
+            ByteBuffer.wrap(bytes)
+                    .order(ByteOrder.LITTLE_ENDIAN)
+                    .putInt(frame + 4, random.nextInt(24) * random.nextInt(24) - 24);
         }
         int length = random.nextInt(3) == 0 ? 24 + random.nextInt(bytes.length - 24) : bytes.length;
         Path file = Files.write(Files.createTempFile("spoilt", ".webp"), Arrays.copyOf(bytes, length));
