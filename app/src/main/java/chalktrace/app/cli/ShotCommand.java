@@ -55,7 +55,7 @@ final class ShotCommand {
                     opened.shot(),
                     gathered.pictures().filter(p -> p.model().isEmpty()).map(p -> options.conform(at, p.times())));
             Shot changed = edit.change().apply(opened.shot());
-            ShotFile.saveOver(opened, changed, shot);
+            ChangedShot.save(opened, changed, shot);
             answer.print(
                     "imported " + file.getFileName() + " into " + shot + " from frame " + at,
                     Answer.object()
@@ -90,7 +90,7 @@ final class ShotCommand {
             found.forEach((was, is) -> places.put(MediaPath.of(was), MediaPath.of(is)));
             Shot changed = ReferenceEdits.relink(places).change().apply(opened.shot());
             if (!found.isEmpty()) {
-                ShotFile.saveOver(opened, changed, shot);
+                ChangedShot.save(opened, changed, shot);
             }
             lost.removeAll(found.keySet());
             ObjectNode document = Answer.object().put("file", shot.toString()).put("found", found.size());

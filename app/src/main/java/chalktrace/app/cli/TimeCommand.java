@@ -83,7 +83,7 @@ final class TimeCommand implements Callable<Integer> {
             Shot changed = edit.change().apply(shot);
             document.put("changed", !changed.equals(shot));
             if (!dryRun && !changed.equals(shot)) {
-                ShotFile.saveOver(opened, changed, file);
+                ChangedShot.save(opened, changed, file);
             }
         } catch (IllegalArgumentException e) {
             throw UnreadableException.of(file, "can't be timed so: " + e.getMessage(), "The file is as it was.");

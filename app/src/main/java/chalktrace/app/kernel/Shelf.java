@@ -2,11 +2,9 @@ package chalktrace.app.kernel;
 
 import chalktrace.app.state.Preferences;
 import chalktrace.app.words.Times;
-import chalktrace.app.words.VersionWords;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.version.ShotDifference;
 import chalktrace.media.UnwritableException;
 import chalktrace.media.file.FileMark;
 import chalktrace.media.file.Leftover;
@@ -23,8 +21,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.logging.Level;
-import java.util.logging.Logger;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
@@ -36,10 +32,6 @@ public final class Shelf {
 
     /** The name of a shot that has none yet. */
     public static final String UNTITLED = Words.DESK.of("untitled");
-
-    private static final Logger LOG = Logger.getLogger(Shelf.class.getName());
-
-    private static final int VERSION_PX = 112;
 
     private final ReadOnlyIntegerWrapper versionsKept = new ReadOnlyIntegerWrapper();
     private final Preferences preferences;
@@ -312,22 +304,10 @@ public final class Shelf {
         save.whenEnded(() -> Platform.runLater(() -> endSaving(shot)));
     }
 
-    /** What the file held before is a version; where that can't be kept, the save was made all the same. */
     private void keep(Versions versions, Versions.Before before, Optional<Shot> then, Shot now) {
-        Optional<ShotDifference> change = then.map(shot -> ShotDifference.between(shot, now));
-        if (change.filter(ShotDifference::isNothing).isPresent()) {
-            before.drop();
-            return;
+        if (EarlierState.keep(versions, before, then, now, preferences.versionLimitBytes())) {
+            Platform.runLater(() -> versionsKept.set(versionsKept.get() + 1));
         }
-        try {
-            before.keep(
-                    change.map(VersionWords::of).orElse(""),
-                    then.map(shot -> ShotPicture.of(shot, VERSION_PX).png()).orElse(new byte[0]));
-            versions.thin(Instant.now(), preferences.versionLimitBytes());
-        } catch (IOException | RuntimeException e) {
-            LOG.log(Level.WARNING, "no version of the state before", e);
-        }
-        Platform.runLater(() -> versionsKept.set(versionsKept.get() + 1));
     }
 
     /** Changes when a version was kept. */

@@ -219,6 +219,7 @@ class CommandLineTest {
         JsonNode versions = json("versions", shot, "--json").path("versions");
         assertThat(versions).hasSize(1);
         assertThat(versions.get(0).path("number").asInt()).isEqualTo(1);
+        assertThat(versions.get(0).path("thenChanged").asText()).contains("footage");
         Path out = folder.resolve("before.chalk");
         json("versions", shot, "--take", "1", out, "--json");
         assertThat(ShotFile.open(out).shot()).isEqualTo(before);

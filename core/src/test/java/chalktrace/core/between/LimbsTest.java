@@ -57,25 +57,30 @@ class LimbsTest {
         assertThat(right / figures).isGreaterThanOrEqualTo(least);
     }
 
-    /** Shuffled, reversed, split in two, a twentieth removed and as many new. jqwik prints the seed of each run. */
-    @Property(tries = 4, edgeCases = EdgeCasesMode.NONE)
-    void wholeFiguresFindTheirStrokes(@ForAll long seed) {
+    /**
+     * Shuffled, reversed, split in two, a twentieth removed and as many new. Over so many figures the share that is wrong varies by a quarter of a
+     * hundredth, so that the bounds are five times that away.
+     */
+    @Test
+    void wholeFiguresFindTheirStrokes() {
+        long seed = System.nanoTime();
+        System.out.println("whole figures from seed " + seed);
+        int ofEach = 32;
         double right = 0;
         double wrong = 0;
-        int figures = 0;
         for (Build build : Build.values()) {
             double rightOfBuild = 0;
-            for (int i = 0; i < 8; i++) {
+            for (int i = 0; i < ofEach; i++) {
                 Score score = score(Figures.wholePose(build, seed + i, 60, 0.1));
                 rightOfBuild += score.right();
                 wrong += score.wrong();
-                figures++;
             }
-            assertThat(rightOfBuild / 8).as("%s", build).isGreaterThan(0.86);
+            assertThat(rightOfBuild / ofEach).as("%s from seed %d", build, seed).isGreaterThan(0.86);
             right += rightOfBuild;
         }
-        assertThat(right / figures).isGreaterThanOrEqualTo(0.96);
-        assertThat(wrong / figures).isLessThan(0.03);
+        int figures = ofEach * Build.values().length;
+        assertThat(right / figures).as("from seed %d", seed).isGreaterThanOrEqualTo(0.96);
+        assertThat(wrong / figures).as("from seed %d", seed).isLessThan(0.03);
     }
 
     @Property(tries = 30, edgeCases = EdgeCasesMode.NONE)

@@ -27,6 +27,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -186,34 +187,41 @@ public final class ShotFile {
     /**
      * Saves a changed shot over the file that it was opened from, for work without a window.
      *
-     * @throws UnwritableException when the file is of a newer version, or someone has it open; it is untouched
+     * @param earlier takes what the file held until then, to keep or to drop, once it was saved
+     * @throws UnwritableException when the file is of a newer version, someone has it open, or another program has changed it since it
+     *     was opened; it is untouched
      */
-    public static void saveOver(Opened opened, Shot changed, Path path) throws UnwritableException {
+    public static void saveOver(Opened opened, Shot changed, Path path, Consumer<Versions.Before> earlier)
+            throws UnwritableException {
         if (opened.whyReadOnly().isPresent()) {
-            throw UnwritableException.of(
-                    path,
-                    "changed",
-                    "It is as it was.",
-                    new IOException(opened.whyReadOnly().get()));
+            throw leftAlone(path, "", opened.whyReadOnly().get());
         }
         ShotLock.Taken taken = ShotLock.take(path);
-        if (taken.holder().isPresent()) {
-            throw UnwritableException.of(
-                    path,
-                    "changed",
-                    "It is as it was: close it there first.",
-                    new IOException("it is open by " + taken.holder().get()));
-        }
-        Optional<Versions.Before> before = new Versions(path).before();
         try {
-            opened.file().save(changed, path);
-            before.ifPresent(Versions.Before::keep);
-        } catch (UnwritableException e) {
-            before.ifPresent(Versions.Before::drop);
-            throw e;
+            if (taken.holder().isPresent()) {
+                throw leftAlone(
+                        path,
+                        ": close it there first",
+                        "it is open by " + taken.holder().get());
+            }
+            if (opened.file().isChangedByOthers(path)) {
+                throw leftAlone(path, " left by that: try again", "another program has just written to it");
+            }
+            Optional<Versions.Before> before = new Versions(path).before();
+            try {
+                opened.file().save(changed, path);
+            } catch (UnwritableException e) {
+                before.ifPresent(Versions.Before::drop);
+                throw e;
+            }
+            before.ifPresent(earlier);
         } finally {
             taken.lock().ifPresent(ShotLock::close);
         }
+    }
+
+    private static UnwritableException leftAlone(Path path, String mend, String why) {
+        return UnwritableException.of(path, "changed", "It is as it was" + mend + ".", new IOException(why));
     }
 
     /** Each drawing is a part of its own: a file that names one part again and again would be read for ever. */

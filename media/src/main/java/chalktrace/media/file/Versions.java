@@ -98,15 +98,6 @@ public final class Versions {
             Leftover.removeQuietly(link);
         }
 
-        /** As {@link #keep(String, byte[])}, without words and picture; where that can't be, nothing is kept. */
-        void keep() {
-            try {
-                keep("", new byte[0]);
-            } catch (IOException | RuntimeException e) {
-                LOG.log(Level.INFO, "no version of " + shot, e);
-            }
-        }
-
         /**
          * The save was made: what was before is a version.
          *

@@ -346,6 +346,11 @@ class ShotFileTest {
         ShotFile.fresh().save(full().withName("later"), link);
         assertThat(Files.isSymbolicLink(link)).isTrue();
         assertThat(ShotFile.open(file).shot().name()).isEqualTo("later");
+        ShotFile.Opened reopened = ShotFile.open(file);
+        ShotFile.fresh().save(full().withName("another's"), file);
+        assertThatThrownBy(() -> ShotFile.saveOver(reopened, full(), file, Versions.Before::drop))
+                .hasMessageContaining("another program");
+        assertThat(ShotFile.open(file).shot().name()).isEqualTo("another's");
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
                 .isEqualTo("rw-------");
     }
@@ -393,16 +398,21 @@ class ShotFileTest {
         byte[] before = Files.readAllBytes(file);
         ShotFile.Opened opened = ShotFile.open(file);
         try (ShotLock held = ShotLock.take(file).lock().orElseThrow()) {
-            assertThatThrownBy(() -> ShotFile.saveOver(opened, full().withName("later"), file))
+            assertThatThrownBy(() -> ShotFile.saveOver(opened, full().withName("later"), file, Versions.Before::drop))
                     .hasMessageContaining("is open by");
         }
         assertThat(Files.readAllBytes(file)).isEqualTo(before);
-        ShotFile.saveOver(opened, full().withName("later"), file);
+        ShotFile.saveOver(opened, full().withName("later"), file, Versions.Before::drop);
         assertThat(ShotFile.open(file).shot().name()).isEqualTo("later");
+        ShotFile.Opened reopened = ShotFile.open(file);
+        ShotFile.fresh().save(full().withName("another's"), file);
+        assertThatThrownBy(() -> ShotFile.saveOver(reopened, full(), file, Versions.Before::drop))
+                .hasMessageContaining("another program");
+        assertThat(ShotFile.open(file).shot().name()).isEqualTo("another's");
         Path newer = withDocument(json -> json.replaceFirst("\"formatVersion\" : \\d+", "\"formatVersion\" : 99"));
         byte[] asItWas = Files.readAllBytes(newer);
         ShotFile.Opened readOnly = ShotFile.open(newer);
-        assertThatThrownBy(() -> ShotFile.saveOver(readOnly, full().withName("later"), newer))
+        assertThatThrownBy(() -> ShotFile.saveOver(readOnly, full().withName("later"), newer, Versions.Before::drop))
                 .hasMessageContaining("newer version");
         assertThat(Files.readAllBytes(newer)).isEqualTo(asItWas);
     }
