@@ -1,6 +1,7 @@
 package chalktrace.app.study;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.LongList;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.keys.Action;
@@ -19,7 +20,7 @@ import javafx.scene.layout.VBox;
 final class MarkRows extends VBox {
 
     private final Session session;
-    private final VBox marks = new VBox();
+    private final LongList<Mark> marks = new LongList<>(this::row);
 
     MarkRows(Session session) {
         this.session = session;
@@ -41,8 +42,7 @@ final class MarkRows extends VBox {
     }
 
     private void show() {
-        marks.getChildren()
-                .setAll(session.shot().marks().stream().map(this::row).toList());
+        marks.show(session.shot().marks());
     }
 
     private HBox row(Mark mark) {

@@ -3,6 +3,7 @@ package chalktrace.app.voice;
 import chalktrace.app.cards.SoundCard;
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Fold;
+import chalktrace.app.controls.LongList;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
@@ -18,6 +19,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -27,7 +29,8 @@ import javafx.scene.layout.VBox;
 final class VoiceRows extends VBox {
 
     private final Session session;
-    private final VBox words = new VBox();
+    private final LongList<Word> words = new LongList<>(this::row);
+    private final Node noWords = Rows.hint(Words.VOICE.of("press-enter-to-type-a"));
     private final VBox cards = new VBox(8);
     private final Map<String, SoundCard> bySound = new HashMap<>();
     private final FileChoice files;
@@ -45,7 +48,7 @@ final class VoiceRows extends VBox {
                         new ScriptRows(work),
                         new SpokenLine(session),
                         new WordRows(work),
-                        new Fold(Words.VOICE.of("words"), false, new HBox(6, wordHere), words),
+                        new Fold(Words.VOICE.of("words"), false, new HBox(6, wordHere), noWords, words),
                         new MouthRows(work, files),
                         new CueRows(work, typeCue),
                         new Fold(Words.VOICE.of("sounds"), false, new RecordRows(work), cards),
@@ -66,10 +69,9 @@ final class VoiceRows extends VBox {
 
     private void showWords() {
         Shot shot = session.shot();
-        words.getChildren().setAll(shot.words().stream().map(this::row).toList());
-        if (shot.words().isEmpty()) {
-            words.getChildren().add(Rows.hint(Words.VOICE.of("press-enter-to-type-a")));
-        }
+        words.show(shot.words());
+        Rows.show(words, !shot.words().isEmpty());
+        Rows.show(noWords, shot.words().isEmpty());
     }
 
     private HBox row(Word word) {

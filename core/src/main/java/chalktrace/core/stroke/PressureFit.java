@@ -5,7 +5,7 @@ import java.util.List;
 
 /**
  * Gives fitted segments their pressures: a cubic for each segment through the pressure at its ends (least squares between), and where that
- * strays from what was pressed by more than a tolerance, the segment is cut there. A cut leaves its path as it is. What a segment takes is
+ * strays from what was pressed by more than a tolerance, or swings out beyond it between two places where it was felt, the segment is cut there. A cut leaves its path as it is. What a segment takes is
  * added to a list of segments, in order.
  */
 final class PressureFit {
@@ -60,8 +60,13 @@ final class PressureFit {
         int worst = -1;
         double most = tolerance;
         for (int i = 0; i < t.length; i++) {
-            double off = Math.abs(Cubic.at(bezier, 2, t[i]) - felt[i]);
-            if (off > most && t[i] > 1e-3 && t[i] < 1 - 1e-3) {
+            boolean canBeCut = t[i] > 1e-3 && t[i] < 1 - 1e-3;
+            double off = Math.max(
+                    Math.abs(Cubic.at(bezier, 2, t[i]) - felt[i]),
+                    Math.max(
+                            swing(bezier, i == 0 ? 0 : t[i - 1], t[i], i == 0 ? start : felt[i - 1], felt[i]),
+                            i + 1 < t.length ? 0 : swing(bezier, t[i], 1, felt[i], end)));
+            if (off > most && canBeCut) {
                 most = off;
                 worst = i;
             }
@@ -81,6 +86,12 @@ final class PressureFit {
                 .toArray();
         cut(left, before, Arrays.copyOf(felt, worst), start, felt[worst]);
         cut(right, after, Arrays.copyOfRange(felt, worst + 1, felt.length), felt[worst], end);
+    }
+
+    /** How far the pressure half way between two places lies outside of what was felt at them. */
+    private static double swing(double[] bezier, double from, double to, double before, double after) {
+        double half = Cubic.at(bezier, 2, (from + to) / 2);
+        return Math.max(Math.min(before, after) - half, half - Math.max(before, after));
     }
 
     /** The least-squares pressures of the inner control points; evenly from end to end where too little was felt between. */

@@ -59,6 +59,12 @@ class KeptLineTest {
         }
     }
 
+    /** Of a fast hand pressure is felt in few places, between which a cubic could swing far out. */
+    @Test
+    void pressureDoesNotSwingOutWhereItWasFeltTwice() {
+        theKeptPressureIsTheSteadiedPressure(-5234285072764597140L);
+    }
+
     @Property(tries = 200, edgeCases = EdgeCasesMode.NONE)
     void noHandleIsLongerThanTheLineAndNoLoopAppears(@ForAll long seed) {
         // A hand that zigzags without ever crossing its line, with rows 14 px apart.
