@@ -15,7 +15,7 @@ final class DamageCheck implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(DamageCheck.class.getName());
 
     /** A decoder holds back no more packets than this, on all its threads. */
-    private static final int MOST_HELD_BACK = 64;
+    static final int MOST_HELD_BACK = 64;
 
     private final MediaInput input;
     private final int stream;
@@ -26,6 +26,12 @@ final class DamageCheck implements AutoCloseable {
 
     /** Damaged, but no other leans on them. */
     private final BitSet alone = new BitSet();
+
+    /** What came of them was damaged when they were decoded last, and others lean on it. */
+    private final BitSet flawed = new BitSet();
+
+    /** Likewise, but no other leans on it. */
+    private final BitSet flawedAlone = new BitSet();
 
     /** Decoded from nothing before them: what is damaged before such a picture harms none after it. */
     private final BitSet fresh = new BitSet();
@@ -55,6 +61,21 @@ final class DamageCheck implements AutoCloseable {
         bad.set(packet);
     }
 
+    /**
+     * Takes what its decoder said of a packet when it was decoded last.
+     *
+     * @param isLeantOn whether pictures that are decoded later may lean on it
+     */
+    void judge(int packet, boolean damaged, boolean isLeantOn) {
+        flawed.set(packet, damaged && isLeantOn);
+        flawedAlone.set(packet, damaged && !isLeantOn);
+    }
+
+    /** Takes a packet's picture for decoded from nothing before it. */
+    void startsAnew(int packet) {
+        fresh.set(packet);
+    }
+
     /** Whether a packet's picture is damaged, or leans on one that is. */
     boolean isBad(int packet) {
         if (packet < 0) {
@@ -65,8 +86,8 @@ final class DamageCheck implements AutoCloseable {
         if (first >= 0 && first <= packet) {
             check(key, Math.min(index.keyAfter(packet), packet + MOST_HELD_BACK));
         }
-        int worst = bad.previousSetBit(packet);
-        return alone.get(packet) || worst >= key && !isMended(worst, packet);
+        int worst = Math.max(bad.previousSetBit(packet), flawed.previousSetBit(packet));
+        return alone.get(packet) || flawedAlone.get(packet) || worst >= key && !isMended(worst, packet);
     }
 
     /** Whether a picture is made anew between a damaged packet and another, and seen no later than that one's. */

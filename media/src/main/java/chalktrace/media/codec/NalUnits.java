@@ -31,26 +31,29 @@ final class NalUnits {
         lengthBytes = hasLengths ? (head.get(place) & 3) + 1 : 0;
     }
 
-    /** Whether no other picture leans on that of a packet; false where that can't be told. */
+    /**
+     * Whether no other picture leans on that of a packet; false where that can't be told. All its slices say the same: where some are damaged, most
+     * of them count.
+     */
     boolean isLeantOnByNone(AVPacket packet) {
         if (!isHevc && !isH264) {
             return false;
         }
         BytePointer data = packet.data();
         int size = packet.size();
-        boolean anySlice = false;
+        int leantOn = 0;
+        int leantOnByNone = 0;
         int at = lengthBytes > 0 ? 0 : unitFrom(data, size, 0);
         while (at >= 0 && at + lengthBytes + 1 < size) {
             int head = data.get(at + lengthBytes) & 255;
             int type = isHevc ? head >> 1 & 63 : head & 31;
             boolean slice = isHevc ? type < HEVC_FIRST_NO_SLICE : type >= 1 && type <= H264_LAST_SLICE;
-            if (slice && !(isHevc ? type <= HEVC_LAST_LEANED_ON && type % 2 == 0 : (head & 0x60) == 0)) {
-                return false;
-            }
-            anySlice |= slice;
+            boolean byNone = isHevc ? type <= HEVC_LAST_LEANED_ON && type % 2 == 0 : (head & 0x60) == 0;
+            leantOnByNone += slice && byNone ? 1 : 0;
+            leantOn += slice && !byNone ? 1 : 0;
             at = lengthBytes > 0 ? after(data, at) : unitFrom(data, size, at);
         }
-        return anySlice;
+        return leantOnByNone > leantOn;
     }
 
     private int after(BytePointer data, int at) {

@@ -2,7 +2,6 @@ package chalktrace.media.codec;
 
 import chalktrace.media.UnreadableException;
 import java.util.BitSet;
-import java.util.function.IntConsumer;
 import org.bytedeco.ffmpeg.global.avcodec;
 
 /**
@@ -15,10 +14,20 @@ final class PacketFeed {
 
     private static final int NONE = -1;
 
+    /** Hears what becomes of packets. */
+    interface Watching {
+
+        /** The packet that was just met is sent next. */
+        void sends(int packet);
+
+        /** The decoder refused it. @param isLeantOn whether others may lean on it */
+        default void refuses(int packet, boolean isLeantOn) {}
+    }
+
     private final PacketReader packets;
     private final StreamDecoder decoder;
     private final PacketIndex index;
-    private final IntConsumer beforeSending;
+    private final Watching watching;
 
     /** The key packet from which the decoder was fed in one run. */
     private int runStart = NONE;
@@ -31,14 +40,12 @@ final class PacketFeed {
 
     private final BitSet leantOnByNone = new BitSet();
     private boolean draining;
-    private boolean refused;
 
-    /** @param beforeSending gets the number of each packet that {@code packets} has met and that is sent next */
-    PacketFeed(PacketReader packets, StreamDecoder decoder, PacketIndex index, IntConsumer beforeSending) {
+    PacketFeed(PacketReader packets, StreamDecoder decoder, PacketIndex index, Watching watching) {
         this.packets = packets;
         this.decoder = decoder;
         this.index = index;
-        this.beforeSending = beforeSending;
+        this.watching = watching;
     }
 
     /** The number of the packet that is sent next. */
@@ -49,13 +56,6 @@ final class PacketFeed {
     /** Whether a packet is still to come in the run that began at a key, or later. */
     boolean isOnTheWayFrom(int key) {
         return runStart != NONE && runStart <= key && key <= next;
-    }
-
-    /** Whether the decoder refused a packet, on which others may lean, since this was asked. */
-    boolean hasRefused() {
-        boolean was = refused;
-        refused = false;
-        return was;
     }
 
     /** Whether no other picture leans on that of a packet that was sent. */
@@ -107,9 +107,11 @@ final class PacketFeed {
 
     /** A damaged packet is the decoder's to conceal or to refuse; the next may be sound. */
     private void send(int number) {
-        beforeSending.accept(number);
+        watching.sends(number);
         leantOnByNone.set(number, packets.isLeantOnByNone());
-        refused |= !packets.send(decoder.context(), number) && !leantOnByNone.get(number);
+        if (!packets.send(decoder.context(), number)) {
+            watching.refuses(number, !leantOnByNone.get(number));
+        }
     }
 
     /**
@@ -188,6 +190,5 @@ final class PacketFeed {
         packets.flush();
         draining = false;
         runStart = NONE;
-        refused = false;
     }
 }

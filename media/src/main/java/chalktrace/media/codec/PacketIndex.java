@@ -48,6 +48,9 @@ final class PacketIndex {
 
     static final long UNKNOWN = Long.MIN_VALUE;
 
+    /** A decoder exchanges no more pictures than this (ITU-T H.264, A.3.1; H.265, 7.4.3.2.1). */
+    private static final int MOST_EXCHANGED = 16;
+
     private static final double LONG_BEFORE_SECONDS = 0.5;
 
     private final List<Packet> packets;
@@ -269,6 +272,15 @@ final class PacketIndex {
     /** The picture of a packet, or -1 for one that is never seen. */
     int pictureOf(int packet) {
         return packet < 0 || packet >= pictureOfPacket.length ? -1 : pictureOfPacket[packet];
+    }
+
+    /** The picture seen last of those that are decoded before a packet, and of its own; as far back as pictures change places. */
+    int latestSeenOfThoseBefore(int packet) {
+        int latest = pictureOf(packet);
+        for (int p = packet - 1; p >= Math.max(0, packet - MOST_EXCHANGED) && !isKey(p + 1); p--) {
+            latest = Math.max(latest, pictureOf(p));
+        }
+        return latest;
     }
 
     /** Which packet this is, met again after a jump; -1 when it is not in the index. */

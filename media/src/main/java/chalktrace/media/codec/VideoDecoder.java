@@ -36,19 +36,16 @@ public final class VideoDecoder implements AutoCloseable {
     private final StreamDecoder decoder;
     private final PacketReader packets;
     private final PictureReader reader;
-    private final AVFrame frame = avutil.av_frame_alloc();
     private final PacketIndex index;
     private final Showing showing;
     private final StreamFacts facts;
     private final PacketFeed feed;
+    private final DecodedFrames frames;
 
     private int lastSeen = -1;
     private boolean closed;
 
-    /** Whether something since the last sound key picture was damaged, on which later pictures may lean. */
-    private boolean damageBefore;
-
-    /** What is wrong with pictures that were given all the same. */
+    /** What is wrong with pictures that were given all the same, damage of video aside. */
     private final Map<Integer, String> doubts = new HashMap<>();
 
     private final DamageCheck damage;
@@ -71,13 +68,20 @@ public final class VideoDecoder implements AutoCloseable {
         this.showing = index.showing();
         this.damage = new DamageCheck(input, stream, index);
         boolean isMotionJpeg = opened.codec_id() == avcodec.AV_CODEC_ID_MJPEG;
-        this.feed = new PacketFeed(packets, decoder, index, isMotionJpeg ? this::lookAtCodes : number -> {});
-    }
+        this.feed = new PacketFeed(packets, decoder, index, new PacketFeed.Watching() {
+            @Override
+            public void sends(int packet) {
+                if (isMotionJpeg && JpegScan.isDamaged(packets.bytes())) {
+                    damage.spoilt(packet);
+                }
+            }
 
-    private void lookAtCodes(int packet) {
-        if (JpegScan.isDamaged(packets.bytes())) {
-            damage.spoilt(packet);
-        }
+            @Override
+            public void refuses(int packet, boolean isLeantOn) {
+                damage.judge(packet, true, isLeantOn);
+            }
+        });
+        this.frames = new DecodedFrames(decoder, feed, index, this::judge);
     }
 
     /** @throws UnreadableException when the file is not media, has no picture, or can't be decoded */
@@ -211,25 +215,27 @@ public final class VideoDecoder implements AutoCloseable {
         }
         boolean tried = false;
         while (true) {
-            int received = avcodec.avcodec_receive_frame(decoder.context(), frame);
+            int received = frames.receive();
             if (decoder.isSpoilt()) {
                 return lastBeforeAnEnd(n, start);
             }
             if (received == 0) {
-                int seen = index.pictureOf((int) frame.pts());
+                int packet = (int) frames.frame().pts();
+                int seen = index.pictureOf(packet);
                 if (seen < 0) {
                     continue;
                 }
-                if (isFalseKey((int) frame.pts())) {
-                    index.deny((int) frame.pts());
+                if (isFalseKey(packet)) {
+                    index.deny(packet);
                     if (index.startFor(n) < start) {
                         return fromKeys(n, wanted, sink);
                     }
                 }
                 lastSeen = Math.max(lastSeen, seen);
-                judge(seen, (int) frame.pts());
                 if (seen == n) {
-                    return reader.read(frame);
+                    Picture picture = reader.read(frames.frame());
+                    frames.lookPast(packet);
+                    return picture;
                 }
                 if (seen > n && !tried) {
                     tried = true;
@@ -238,7 +244,7 @@ public final class VideoDecoder implements AutoCloseable {
                 } else if (seen > n) {
                     return lastBeforeAnEnd(n, start);
                 } else if (wanted.test(seen)) {
-                    sink.take(seen, reader.read(frame));
+                    sink.take(seen, reader.read(frames.frame()));
                 }
             } else if (received == avutil.AVERROR_EAGAIN()) {
                 feed.feed();
@@ -258,17 +264,13 @@ public final class VideoDecoder implements AutoCloseable {
         int last = index.packetOf(n);
         boolean more = true;
         while (more) {
-            int received = avcodec.avcodec_receive_frame(decoder.context(), frame);
+            int received = frames.receive();
             if (decoder.isSpoilt()) {
                 break;
             }
             if (received == 0) {
-                int seen = index.pictureOf((int) frame.pts());
-                if (seen >= 0) {
-                    judge(seen, (int) frame.pts());
-                }
-                if (seen == n) {
-                    Picture picture = reader.read(frame);
+                if (index.pictureOf((int) frames.frame().pts()) == n) {
+                    Picture picture = reader.read(frames.frame());
                     feed.endRun();
                     return picture;
                 }
@@ -291,6 +293,7 @@ public final class VideoDecoder implements AutoCloseable {
 
     /** Whether a picture leans on others though the container calls its packet a key: some call all so. */
     private boolean isFalseKey(int packetNumber) {
+        AVFrame frame = frames.frame();
         int type = frame.pict_type();
         return index.isKey(packetNumber)
                 && packetNumber > 0
@@ -298,17 +301,21 @@ public final class VideoDecoder implements AutoCloseable {
                 && (type == avutil.AV_PICTURE_TYPE_P || type == avutil.AV_PICTURE_TYPE_B);
     }
 
-    private void judge(int n, int packetNumber) {
+    private void judge(AVFrame frame) {
         damage.hear(feed.next());
+        int packet = (int) frame.pts();
+        int n = index.pictureOf(packet);
         boolean damaged = frame.decode_error_flags() != 0 || (frame.flags() & AVFrame.AV_FRAME_FLAG_CORRUPT) != 0;
-        boolean refused = feed.hasRefused();
-        boolean startsAnew = index.isKey(packetNumber)
-                || (frame.flags() & AVFrame.AV_FRAME_FLAG_KEY) != 0 && frame.pict_type() == avutil.AV_PICTURE_TYPE_I;
-        boolean harmed = damageBefore && !(startsAnew && !damaged && !refused);
-        damageBefore = harmed || refused || damaged && !feed.isLeantOnByNone(packetNumber);
-        if (harmed || refused || damaged) {
-            doubts.put(n, name(n) + DAMAGED);
-        } else if (frame.width() != facts.width() || frame.height() != facts.height()) {
+        damage.judge(packet, damaged, !feed.isLeantOnByNone(packet));
+        if (!damaged
+                && (frame.flags() & AVFrame.AV_FRAME_FLAG_KEY) != 0
+                && frame.pict_type() == avutil.AV_PICTURE_TYPE_I) {
+            damage.startsAnew(packet);
+        }
+        if (n < 0) {
+            return;
+        }
+        if (frame.width() != facts.width() || frame.height() != facts.height()) {
             doubts.put(
                     n,
                     name(n) + " is stored as " + frame.width() + "x" + frame.height() + ", unlike the first, which is "
@@ -321,7 +328,7 @@ public final class VideoDecoder implements AutoCloseable {
     /** Brings the decoder to a key packet. */
     private void jumpTo(int key) throws PictureUnavailableException {
         lastSeen = -1;
-        damageBefore = false;
+        frames.clear();
         try {
             if (!feed.jumpTo(key)) {
                 throw damaged(index.pictureOf(key));
@@ -336,6 +343,7 @@ public final class VideoDecoder implements AutoCloseable {
         if (!closed) {
             closed = true;
             damage.close();
+            frames.close();
             free();
         }
     }
@@ -343,7 +351,6 @@ public final class VideoDecoder implements AutoCloseable {
     private void free() {
         packets.close();
         reader.close();
-        avutil.av_frame_free(frame);
         decoder.close();
     }
 
