@@ -132,6 +132,10 @@ $ff -ss 0.6 -i $work/open.ts -c copy $out/cut-in-group.ts
 # Several keys, to be spoilt between them; pictures of four slices, of which some are leant on by none.
 $ff -f lavfi -i testsrc2=s=176x96:r=24 -frames:v 60 -c:v libaom-av1 -cpu-used 8 -crf 44 -b:v 0 -g 20 $out/av1-groups.mkv
 $ff -f lavfi -i testsrc2=s=176x96:r=24 -frames:v 60 -c:v libx264 -pix_fmt yuv420p -x264-params slices=4:keyint=20 -crf 32 $out/four-slices.mkv
+# Pictures between others, on which none leans, and some that lean on the group before.
+for codec in mpeg2video mpeg4; do
+    $ff -f lavfi -i testsrc2=s=160x90:r=24 -frames:v 60 -c:v $codec -g 20 -bf 2 -q:v 8 $out/between-$codec.mkv
+done
 # Parts of the picture change, with holes that show what was before; once as GIF and once, by Debian's gif2webp (apt-get install webp), as WebP.
 $ff -f lavfi -i testsrc2=s=120x72:r=20:d=0.8 -filter_complex "[0]crop=72:48:'12+n':6,format=rgba,pad=120:72:24:12:color=black@0,split[a][b];[a]palettegen=reserve_transparent=1:max_colors=16[p];[b][p]paletteuse=alpha_threshold=128:dither=none" $out/parts.gif
 gif2webp -quiet $out/parts.gif -o $out/parts.webp

@@ -81,13 +81,19 @@ final class DamageCheck implements AutoCloseable {
         if (packet < 0) {
             return false;
         }
-        int key = index.keyAt(packet);
+        int key = keyFor(packet);
         int first = suspect.nextSetBit(key);
         if (first >= 0 && first <= packet) {
             check(key, Math.min(index.keyAfter(packet), packet + MOST_HELD_BACK));
         }
         int worst = Math.max(bad.previousSetBit(packet), flawed.previousSetBit(packet));
         return alone.get(packet) || flawedAlone.get(packet) || worst >= key && !isMended(worst, packet);
+    }
+
+    /** From where on damage may count: what is seen before its key picture leans on what lies before that. */
+    private int keyFor(int packet) {
+        int key = index.keyAt(packet);
+        return index.pictureOf(packet) < index.pictureOf(key) ? index.keyBefore(key) : key;
     }
 
     /** Whether a picture is made anew between a damaged packet and another, and seen no later than that one's. */

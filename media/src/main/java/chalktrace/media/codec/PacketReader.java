@@ -13,7 +13,7 @@ final class PacketReader implements AutoCloseable {
 
     private final int stream;
     private final Unpacker unpacker;
-    private final NalUnits units;
+    private final PictureHeads heads;
     private final AVPacket packet = avcodec.av_packet_alloc();
     private MediaInput input;
 
@@ -22,7 +22,7 @@ final class PacketReader implements AutoCloseable {
         this.input = input;
         this.stream = stream;
         this.unpacker = Unpacker.of(input.stream(stream));
-        this.units = new NalUnits(input.stream(stream).codecpar());
+        this.heads = new PictureHeads(input.stream(stream).codecpar());
     }
 
     Path file() {
@@ -75,7 +75,7 @@ final class PacketReader implements AutoCloseable {
 
     /** Whether no other picture leans on that of the packet that was met last. */
     boolean isLeantOnByNone() {
-        return (packet.flags() & avcodec.AV_PKT_FLAG_DISPOSABLE) != 0 || units.isLeantOnByNone(packet);
+        return (packet.flags() & avcodec.AV_PKT_FLAG_DISPOSABLE) != 0 || heads.isLeantOnByNone(packet);
     }
 
     /** Gives the packet that was met last to a decoder, and drops it. @return whether the decoder took it */

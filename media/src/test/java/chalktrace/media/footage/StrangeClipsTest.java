@@ -22,9 +22,13 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
+import net.jqwik.api.From;
 import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -147,22 +151,30 @@ class StrangeClipsTest {
         assertThat(spoilt.silent).as("seed %d", seed).isZero();
     }
 
-    /** Only what leans on a damaged slice is doubted. */
-    @Test
-    void fewSoundPicturesAreDoubtedForOneDamagedSlice() throws Exception {
+    /**
+     * What leans on a damaged packet is doubted, and only that. Of some damage the decoder itself knows nothing: in one of eight such files of H.264, one of
+     * twenty of the others.
+     */
+    @ParameterizedTest
+    @CsvSource({"four-slices.mkv, 6", "between-mpeg2video.mkv, 3", "between-mpeg4.mkv, 3"})
+    void whatLeansOnADamagedPlaceIsDoubtedAndNothingElse(String name, int mostSilent) throws Exception {
         long seed = System.nanoTime();
         System.out.println("slices damaged from seed " + seed);
-        List<Integer> doubted = new ArrayList<>();
+        List<Spoilt> all = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
-            doubted.add(Spoilt.of("four-slices.mkv", seed + i).doubtedThoughSound);
+            all.add(Spoilt.of(name, seed + i));
         }
-        assertThat(doubted).as("seed %d", seed).filteredOn(count -> count > 4).hasSizeLessThanOrEqualTo(1);
+        assertThat(all)
+                .as("seed %d", seed)
+                .filteredOn(one -> one.doubtedThoughSound > 4)
+                .hasSizeLessThanOrEqualTo(1);
+        assertThat(all).as("seed %d", seed).filteredOn(one -> one.silent > 0).hasSizeLessThanOrEqualTo(mostSilent);
     }
 
     /** Also those that lean on a picture that is seen after them and so comes later. */
-    @Property(tries = 12, edgeCases = EdgeCasesMode.NONE)
-    void aPictureIsToldWhenItIsFirstShown(@ForAll long seed) throws Exception {
-        Path file = Spoilt.file("four-slices.mkv", new Random(seed));
+    @Property(tries = 24, edgeCases = EdgeCasesMode.NONE)
+    void aPictureIsToldWhenItIsFirstShown(@ForAll @From("exchanged") String name, @ForAll long seed) throws Exception {
+        Path file = Spoilt.file(name, new Random(seed));
         List<Integer> at = new ArrayList<>();
         List<Integer> later = new ArrayList<>();
         try (VideoClip clip = VideoClip.open(file)) {
@@ -189,6 +201,11 @@ class StrangeClipsTest {
             Files.delete(file);
         }
         assertThat(at).isEqualTo(later);
+    }
+
+    @Provide
+    Arbitrary<String> exchanged() {
+        return Arbitraries.of("four-slices.mkv", "between-mpeg2video.mkv", "between-mpeg4.mkv");
     }
 
     /** A clip with some bytes changed in one place, beside the sound one. */
