@@ -22,7 +22,7 @@ public final class PointTracker {
      * @param x in px, from the left picture edge's pixel middle, @param y down
      * @param scale of what lies around it, 1 at first
      * @param degrees turned clockwise since the first
-     * @param certainty 0 to 1
+     * @param certainty 0.1 to 1
      */
     public record Found(double x, double y, double scale, double degrees, double certainty) implements Step {}
 
@@ -34,8 +34,8 @@ public final class PointTracker {
      */
     public record Lost(String reason, int doubtful) implements Step {}
 
-    /** A place that was found. */
-    private record Seen(Pyramid picture, double x, double y) {}
+    /** A place that was found. @param blur along its way, in px, as far as it was met */
+    private record Seen(Pyramid picture, double x, double y, double blur) {}
 
     public static final String LEFT = CoreWords.MOTION.of("it-left-the-picture");
     public static final String COVERED = CoreWords.MOTION.of("it-is-covered-turned-away-or");
@@ -78,6 +78,19 @@ public final class PointTracker {
 
     private static final double AS_EVER = 0.05;
 
+    /** What looks less like the template may be blurred more or less than that was, for these shares of the time between two pictures. */
+    private static final double UNLIKE_BELOW = 0.9;
+
+    /** If it looks so much like the picture before: what is being covered does not. */
+    private static final double STILL_LIKE = 0.85;
+
+    private static final double[] SHUTTERS = {0.5, 1};
+    private static final double LEAST_SMEAR_PX = 2.5;
+    private static final double SMEAR_GAIN = 0.01;
+
+    /** What is less certain is no place. */
+    private static final double LEAST_CERTAINTY = 0.1;
+
     private static final double SHAPE_A_STEP = 0.3;
     private static final double SMALLEST = 0.3;
 
@@ -103,6 +116,9 @@ public final class PointTracker {
     /** And may differ by so much, in radii. */
     private static final double BACK_RADII = 0.2;
 
+    /** And by such a share of the blur, which hides where on its way a thing is. */
+    private static final double BACK_BLURS = 0.25;
+
     /** The pictures kept for that take no more, nor fewer than so many of them. */
     private static final long KEPT_BYTES = 96L << 20;
 
@@ -117,6 +133,10 @@ public final class PointTracker {
     private Pyramid last;
     private Warp warp;
     private Warp before;
+    /** How far it moved from the picture of the template to the next; null before that. */
+    private Smear movedFirst;
+
+    private double blur;
     private boolean renewed;
     private int unconfirmed;
     private double likeness = 1;
@@ -207,7 +227,8 @@ public final class PointTracker {
             if (!(back.step(to.picture()) instanceof Found found)) {
                 return i < places.size() - 2;
             }
-            if (Math.hypot(found.x() - to.x(), found.y() - to.y()) > BACK_RADII * radius) {
+            double most = BACK_RADII * radius + BACK_BLURS * Math.max(from.blur(), to.blur());
+            if (Math.hypot(found.x() - to.x(), found.y() - to.y()) > most) {
                 return false;
             }
         }
@@ -216,7 +237,7 @@ public final class PointTracker {
 
     private void keep() {
         if (confirms) {
-            seen.add(new Seen(last, warp.tx(), warp.ty()));
+            seen.add(new Seen(last, warp.tx(), warp.ty(), blur));
             if (seen.size() > keeps) {
                 seen.remove();
             }
@@ -233,11 +254,12 @@ public final class PointTracker {
         Shift.Found back = shift.follow(picture, last, moved.x(), moved.y(), warp.tx(), warp.ty());
         double backPx = Math.hypot(back.x() - warp.tx(), back.y() - warp.ty());
         Warp guess = warp.movedTo(moved.x(), moved.y());
-        Template.Fit fit = template.fit(whole, guess, 2 * (1 - Math.max(LEAST, Math.min(CLEANEST, usual))));
-        if (!isNear(fit, moved) || isFarBelow(fit)) {
-            // A blur, or little to go by, leads the shape astray.
-            fit = template.moved(whole, guess);
+        Fitted fitted = fitted(whole, moved, guess, new Look(template, Smear.NONE, 0));
+        if (fitted.fit.whole() < UNLIKE_BELOW && moved.likeness() > STILL_LIKE) {
+            fitted = smeared(whole, moved, guess, fitted);
         }
+        Template.Fit fit = fitted.fit;
+        blur = fitted.look.blur;
         boolean astray = backPx > ASTRAY_PX && moved.likeness() < usualLikeness - ASTRAY_DROP;
         if (astray || !isNear(fit, moved) || isFarBelow(fit)) {
             return new Lost(COVERED, 0);
@@ -247,7 +269,8 @@ public final class PointTracker {
         }
         before = warp;
         warp = fit.warp();
-        template.learn(whole, warp);
+        fitted.look.template.learn(whole, fitted.look.smear, warp);
+        movedFirst = movedFirst == null ? new Smear(warp.tx() - before.tx(), warp.ty() - before.ty()) : movedFirst;
         best = Math.max(best, usual);
         likeness = fit.whole();
         usual = usual < 0 ? fit.whole() : usual + 0.2 * (fit.whole() - usual);
@@ -262,6 +285,7 @@ public final class PointTracker {
             warp = Warp.at(warp.tx(), warp.ty());
             // Which of its pixels lie on the thing is learned anew too: those that changed may show it best now.
             template = new Template(whole, warp, radius);
+            movedFirst = new Smear(warp.tx() - before.tx(), warp.ty() - before.ty());
             renewed = true;
             trust *= RENEWAL_COST;
             usual = -1;
@@ -270,12 +294,63 @@ public final class PointTracker {
         usualLikeness += 0.2 * (moved.likeness() - usualLikeness);
         last = picture;
         double certainty = Math.max(0, fit.whole()) * trust * (backPx < BACK_PX ? 1 : BACK_PX / backPx);
+        if (certainty < LEAST_CERTAINTY) {
+            return new Lost(COVERED, 0);
+        }
         return new Found(
                 warp.tx(),
                 warp.ty(),
                 scaleBefore * warp.scale(),
                 degreesBefore + warp.degrees(),
                 Math.min(1, certainty));
+    }
+
+    /** How the template and the picture are looked at. @param smear of the picture @param blur by which they differ, in px */
+    private record Look(Template template, Smear smear, double blur) {}
+
+    private record Fitted(Template.Fit fit, Look look) {}
+
+    private Fitted fitted(Luma whole, Shift.Found moved, Warp guess, Look look) {
+        double noise = 2 * (1 - Math.max(LEAST, Math.min(CLEANEST, usual)));
+        Template.Fit fit = look.template.fit(whole, look.smear, guess, noise);
+        if (!isNear(fit, moved) || isFarBelow(fit)) {
+            // A blur, or little to go by, leads the shape astray.
+            fit = look.template.moved(whole, look.smear, guess);
+        }
+        return new Fitted(fit, look);
+    }
+
+    /**
+     * What moves is blurred along its way, now more and now less than the template was. The template is blurred as the picture is by now, or the picture as that one
+     * was: what looks more alike.
+     */
+    private Fitted smeared(Luma whole, Shift.Found moved, Warp guess, Fitted plain) {
+        double stepX = moved.x() - warp.tx();
+        double stepY = moved.y() - warp.ty();
+        Smear now =
+                new Smear(stepX + (stepX - warp.tx() + before.tx()) / 2, stepY + (stepY - warp.ty() + before.ty()) / 2);
+        Smear then = movedFirst == null ? now : movedFirst;
+        Fitted best = plain;
+        for (double open : SHUTTERS) {
+            if (open * now.length() > LEAST_SMEAR_PX) {
+                Template blurred = template.smeared(now.times(open).before(guess));
+                best = better(
+                        best, fitted(whole, moved, guess, new Look(blurred, Smear.NONE, open * now.length())), moved);
+            }
+            if (open * then.length() > LEAST_SMEAR_PX) {
+                best = better(
+                        best,
+                        fitted(whole, moved, guess, new Look(template, then.times(open), open * then.length())),
+                        moved);
+            }
+        }
+        return best;
+    }
+
+    private Fitted better(Fitted a, Fitted b, Shift.Found moved) {
+        boolean fits = isNear(b.fit, moved) && !isFarBelow(b.fit);
+        boolean didFit = isNear(a.fit, moved) && !isFarBelow(a.fit);
+        return fits && (!didFit || b.fit.whole() > a.fit.whole() + SMEAR_GAIN) ? b : a;
     }
 
     /** Whether the exact fit is a small step from where the shift led, or fits so well that the shift was led astray, as along an edge. */

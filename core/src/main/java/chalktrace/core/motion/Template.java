@@ -26,6 +26,8 @@ final class Template {
     /** The share of the radius that is the middle. */
     private static final double MIDDLE = 0.5;
 
+    private final Luma source;
+    private final Warp place;
     private final int radius;
     private final int side;
     private final double[] bell;
@@ -45,22 +47,35 @@ final class Template {
 
     /** @param warp of the template into the picture */
     Template(Luma picture, Warp warp, int radius) {
+        this(picture, warp, radius, Smear.NONE, null);
+    }
+
+    /** @param as has learned which pixels count, and goes on to learn; null for none */
+    private Template(Luma picture, Warp warp, int radius, Smear smear, Template as) {
+        this.source = picture;
+        this.place = warp;
         this.radius = radius;
         this.side = 2 * radius + 1;
-        this.bell = Shift.bell(radius);
-        this.weights = bell.clone();
+        this.bell = as == null ? Shift.bell(radius) : as.bell;
+        this.weights = as == null ? bell.clone() : as.weights;
         this.look = new double[side * side];
         this.descent = new double[side * side][PARAMETERS];
-        this.usual = new double[side * side];
-        this.middle = new double[side * side];
-        for (int i = 0; i < middle.length; i++) {
+        this.usual = as == null ? new double[side * side] : as.usual;
+        this.middle = as == null ? new double[side * side] : as.middle;
+        for (int i = 0; i < middle.length && as == null; i++) {
             middle[i] = Math.hypot(px(i), py(i)) <= Math.max(2, MIDDLE * radius) ? 1 : 0;
         }
-        sample(picture, warp, look, null);
+        sample(picture, warp, smear, look, null);
         double deviation = Shift.normalise(look, bell);
+        int wide = side + 2;
+        double[] around = new double[wide * wide];
+        for (int i = 0; i < around.length; i++) {
+            around[i] = seen(picture, warp, smear, i % wide - radius - 1, i / wide - radius - 1);
+        }
         for (int i = 0; i < look.length; i++) {
-            double dx = (seen(picture, warp, px(i) + 1, py(i)) - seen(picture, warp, px(i) - 1, py(i))) / 2 / deviation;
-            double dy = (seen(picture, warp, px(i), py(i) + 1) - seen(picture, warp, px(i), py(i) - 1)) / 2 / deviation;
+            int at = (i / side + 1) * wide + i % side + 1;
+            double dx = (around[at + 1] - around[at - 1]) / 2 / deviation;
+            double dy = (around[at + wide] - around[at - wide]) / 2 / deviation;
             double[] row = descent[i];
             row[0] = dx * px(i);
             row[1] = dx * py(i);
@@ -71,8 +86,13 @@ final class Template {
         }
     }
 
-    private static double seen(Luma picture, Warp warp, double x, double y) {
-        return picture.at(warp.x(x, y), warp.y(x, y));
+    /** The same, as it looks while it moves by so much; what is learned with it is learned for both. */
+    Template smeared(Smear smear) {
+        return new Template(source, place, radius, smear, this);
+    }
+
+    private static double seen(Luma picture, Warp warp, Smear smear, double x, double y) {
+        return smear.at(picture, warp.x(x, y), warp.y(x, y));
     }
 
     private double px(int i) {
@@ -84,11 +104,11 @@ final class Template {
     }
 
     /** @param within takes 1 for what lies in the picture, else 0; may be null */
-    private void sample(Luma picture, Warp warp, double[] out, double[] within) {
+    private void sample(Luma picture, Warp warp, Smear smear, double[] out, double[] within) {
         for (int i = 0; i < out.length; i++) {
             double x = warp.x(px(i), py(i));
             double y = warp.y(px(i), py(i));
-            out[i] = picture.at(x, y);
+            out[i] = smear.at(picture, x, y);
             if (within != null) {
                 within[i] = x >= 0 && y >= 0 && x <= picture.width() - 1 && y <= picture.height() - 1 ? 1 : 0;
             }
@@ -98,22 +118,23 @@ final class Template {
     /**
      * The map that fits best near a guess. Where the patch says little about its shape, that stays as in the guess.
      *
+     * @param smear of the picture, which is looked at so
      * @param noise the usual mean square by which a pixel differs, where the whole has a deviation of 1
      */
-    Fit fit(Luma picture, Warp guess, double noise) {
-        return fit(picture, guess, 0, noise / (SHAPE_CHANGE * SHAPE_CHANGE));
+    Fit fit(Luma picture, Smear smear, Warp guess, double noise) {
+        return fit(picture, smear, guess, 0, noise / (SHAPE_CHANGE * SHAPE_CHANGE));
     }
 
     /** As {@link #fit}, with the guess's turn, size and slant kept. */
-    Fit moved(Luma picture, Warp guess) {
-        return fit(picture, guess, SHAPE, 0);
+    Fit moved(Luma picture, Smear smear, Warp guess) {
+        return fit(picture, smear, guess, SHAPE, 0);
     }
 
     /**
      * @param first of the parameters that are free; those before it stay
      * @param stiffness what a change of the shape costs
      */
-    private Fit fit(Luma picture, Warp guess, int first, double stiffness) {
+    private Fit fit(Luma picture, Smear smear, Warp guess, int first, double stiffness) {
         int free = PARAMETERS - first;
         double[][] hessian = new double[free][free];
         for (int i = 0; i < look.length; i++) {
@@ -135,14 +156,14 @@ final class Template {
         double[] seen = new double[look.length];
         double[] within = new double[look.length];
         for (int step = 0; step < MOST_STEPS && inverse != null; step++) {
-            Warp next = improved(picture, warp, pull(guess, warp, stiffness), inverse, seen, within);
+            Warp next = improved(picture, smear, warp, pull(guess, warp, stiffness), inverse, seen, within);
             double moved = Math.hypot(next.tx() - warp.tx(), next.ty() - warp.ty()) + radius * next.shapeDistance(warp);
             warp = next;
             if (moved < STILL_PX || !(warp.determinant() > 0.1)) {
                 break;
             }
         }
-        return fitOf(picture, warp);
+        return fitOf(picture, smear, warp);
     }
 
     /** What draws the shape back to that of the guess. */
@@ -158,8 +179,9 @@ final class Template {
         };
     }
 
-    private Warp improved(Luma picture, Warp warp, double[] pull, double[][] inverse, double[] seen, double[] within) {
-        sample(picture, warp, seen, within);
+    private Warp improved(
+            Luma picture, Smear smear, Warp warp, double[] pull, double[][] inverse, double[] seen, double[] within) {
+        sample(picture, warp, smear, seen, within);
         for (int i = 0; i < within.length; i++) {
             within[i] *= weights[i];
         }
@@ -182,10 +204,10 @@ final class Template {
         return Math.abs(step.determinant()) < 0.1 ? warp : warp.after(step.inverse());
     }
 
-    private Fit fitOf(Luma picture, Warp warp) {
+    private Fit fitOf(Luma picture, Smear smear, Warp warp) {
         double[] seen = new double[look.length];
         double[] within = new double[look.length];
-        sample(picture, warp, seen, within);
+        sample(picture, warp, smear, seen, within);
         for (int i = 0; i < within.length; i++) {
             within[i] *= weights[i];
         }
@@ -207,9 +229,9 @@ final class Template {
     }
 
     /** Learns from a map that was accepted which pixels belong to the thing. */
-    void learn(Luma picture, Warp warp) {
+    void learn(Luma picture, Smear smear, Warp warp) {
         double[] seen = new double[look.length];
-        sample(picture, warp, seen, null);
+        sample(picture, warp, smear, seen, null);
         Shift.normalise(seen, weights);
         for (int i = 0; i < seen.length; i++) {
             double error = seen[i] - look[i];

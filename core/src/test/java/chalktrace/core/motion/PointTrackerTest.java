@@ -8,6 +8,7 @@ import chalktrace.core.testing.MovingClip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class PointTrackerTest {
@@ -86,6 +87,7 @@ class PointTrackerTest {
                 return places.subList(0, places.size() - lost.doubtful());
             }
             PointTracker.Found found = (PointTracker.Found) step;
+            assertThat(found.certainty()).isBetween(0.1, 1.0);
             places.add(new double[] {found.x(), found.y()});
         }
         return places.subList(0, places.size() - tracker.doubtful());
@@ -115,6 +117,36 @@ class PointTrackerTest {
         assertThat(tally.quantile(0.9)).isLessThan(2);
         assertThat(tally.falsePaths).isLessThanOrEqualTo(tally.points / 8);
         assertThat(tally.lostForNothing).isLessThanOrEqualTo(tally.points / 5);
+    }
+
+    /** The shutter is open all the time: at 20 px a picture what is 20 px wide is a smear of twice that. */
+    @Test
+    void ofWhatIsBlurredStronglyMostIsFollowed() {
+        int visible = 0;
+        int kept = 0;
+        int wrong = 0;
+        for (int seed = 1; seed <= 8; seed++) {
+            MovingClip clip = new MovingClip(seed, 48, 20, 1.0, -1);
+            List<Pyramid> pictures = IntStream.range(0, 48)
+                    .parallel()
+                    .mapToObj(frame -> new Pyramid(clip.picture(frame)))
+                    .toList();
+            for (int k = 0; k < 6; k++) {
+                double angle = k + seed;
+                double u = 0.12 * k * clip.size() * Math.cos(angle);
+                double v = 0.12 * k * clip.size() * Math.sin(angle);
+                double[] start = clip.truth(u, v, 0);
+                List<double[]> places = followed(new PointTracker(pictures.get(0), start[0], start[1], 12), pictures);
+                visible += pictures.size() - 1;
+                kept += places.size();
+                for (int i = 0; i < places.size(); i++) {
+                    double[] truth = clip.truth(u, v, i + 1);
+                    wrong += Math.hypot(places.get(i)[0] - truth[0], places.get(i)[1] - truth[1]) > 5 ? 1 : 0;
+                }
+            }
+        }
+        assertThat(kept / (double) visible).isGreaterThan(0.7);
+        assertThat(wrong / (double) visible).isLessThan(0.01);
     }
 
     @Test

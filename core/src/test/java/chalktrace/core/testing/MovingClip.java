@@ -30,14 +30,19 @@ public final class MovingClip {
     private final double darkening;
     private final double grain;
     private final int frames;
-    private final boolean blurred;
+    private final double shutter;
     private final int coveredFrom;
 
     /** @param fastest in px a frame @param coveredFrom the frame in which the bar's edge comes to the thing's middle; -1 for no bar */
     public MovingClip(long seed, int frames, double fastest, boolean blurred, int coveredFrom) {
+        this(seed, frames, fastest, blurred ? 0.5 : 0, coveredFrom);
+    }
+
+    /** @param shutter for what share of a frame it is open, 0 to 1 */
+    public MovingClip(long seed, int frames, double fastest, double shutter, int coveredFrom) {
         this.random = new Random(seed);
         this.frames = frames;
-        this.blurred = blurred;
+        this.shutter = shutter;
         this.coveredFrom = coveredFrom;
         ground = texture(110 + 30 * random.nextDouble());
         skin = texture(110 + 30 * random.nextDouble());
@@ -154,10 +159,10 @@ public final class MovingClip {
         Random noise = new Random(31L * frame + Double.doubleToLongBits(phases[0]));
         byte[] out = new byte[WIDTH * HEIGHT];
         double[] sum = new double[WIDTH * HEIGHT];
-        int samples = blurred ? 4 : 1;
+        int samples = shutter == 0 ? 1 : shutter > 0.5 ? 10 : 4;
         for (int k = 0; k < samples; k++) {
-            // The shutter is open over half a frame, about the frame's own time.
-            add(frame + (samples == 1 ? 0 : (k + 0.5) / samples * 0.5 - 0.25), sum);
+            // It is open about the frame's own time.
+            add(frame + ((k + 0.5) / samples - 0.5) * shutter, sum);
         }
         double light = 1 - darkening * frame / frames;
         for (int i = 0; i < sum.length; i++) {
