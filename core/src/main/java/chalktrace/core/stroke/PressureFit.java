@@ -4,9 +4,9 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Gives fitted segments their pressures: a cubic for each segment through the pressure at its ends (least squares between), and where that
- * strays from what was pressed by more than a tolerance, or swings out beyond it between two places where it was felt, the segment is cut there. A cut leaves its path as it is. What a segment takes is
- * added to a list of segments, in order.
+ * Gives fitted segments their pressures: a cubic for each segment through the pressure at its ends (least squares between). Where that strays from what was
+ * pressed by more than a tolerance, or swings out beyond it between two places where it was felt, the segment is cut. A cut leaves its path as it is. What a
+ * segment takes is added to a list of segments, in order.
  */
 final class PressureFit {
 

@@ -15,6 +15,9 @@ final class DecodedFrames implements AutoCloseable {
 
     private static final int NONE = -1;
 
+    /** A decoder exchanges no more pictures than this (ITU-T H.264, A.3.1). */
+    private static final int MOST_HELD = 16;
+
     private final StreamDecoder decoder;
     private final PacketFeed feed;
     private final PacketIndex index;
@@ -63,7 +66,10 @@ final class DecodedFrames implements AutoCloseable {
     void lookPast(int packet) {
         int until = index.latestSeenOfThoseBefore(packet);
         boolean more = true;
-        while (more && latest < until && feed.next() <= packet + DamageCheck.MOST_HELD_BACK) {
+        while (more
+                && latest < until
+                && held.size() < MOST_HELD
+                && feed.next() <= packet + DamageCheck.MOST_HELD_BACK) {
             AVFrame ahead = avutil.av_frame_alloc();
             int received = receive(ahead);
             if (received == 0) {
