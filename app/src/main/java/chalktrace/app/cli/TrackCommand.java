@@ -123,8 +123,10 @@ final class TrackCommand implements Callable<Integer> {
             }
         }
         ArrayNode lost = node.putArray("lost");
-        path.lost()
-                .forEach(loss -> lost.addObject().put("frame", loss.picture()).put("reason", loss.reason()));
+        for (TrackPath.Lost loss : path.lost()) {
+            ObjectNode entry = lost.addObject().put("frame", loss.picture()).put("reason", loss.reason());
+            path.foundAgain(loss).ifPresent(again -> entry.put("foundAgain", again));
+        }
     }
 
     private static void describe(StringBuilder text, AtOption.At at, TrackPath path) {
@@ -138,7 +140,14 @@ final class TrackCommand implements Callable<Integer> {
                 path.firstPicture(),
                 path.lastPicture()));
         for (TrackPath.Lost loss : path.lost()) {
-            text.append(String.format(Locale.ROOT, "  lost on frame %d: %s%n", loss.picture(), loss.reason()));
+            text.append(String.format(
+                    Locale.ROOT,
+                    "  lost on frame %d: %s%s%n",
+                    loss.picture(),
+                    loss.reason(),
+                    path.foundAgain(loss)
+                            .map(again -> "; found again on frame " + again)
+                            .orElse("")));
         }
     }
 

@@ -21,7 +21,13 @@ public final class LongList<T> extends ListView<T> {
         getStyleClass().add("long-list");
         setFixedCellSize(ROW_PX);
         setFocusTraversable(false);
+        // As wide as there is room, and its rows with it.
+        setPrefWidth(0);
         setCellFactory(list -> new ListCell<>() {
+            {
+                setPrefWidth(0);
+            }
+
             @Override
             protected void updateItem(T item, boolean empty) {
                 super.updateItem(item, empty);

@@ -290,11 +290,18 @@ final class PointRows extends VBox {
 
     /** In the shot's numbers where the footage shows that picture; of the source otherwise. */
     private String lossWords(Track track, TrackPath.Lost loss) {
-        String where = work.onShot(track)
-                .flatMap(on -> on.frameOf(loss.picture()))
+        String where = where(track, loss.picture());
+        return track.path()
+                .foundAgain(loss)
+                .map(again -> Words.STUDY.of("lost-and-found-again", where, loss.reason(), where(track, again)))
+                .orElseGet(() -> Words.STUDY.of("lost-on", where, loss.reason()));
+    }
+
+    private String where(Track track, int picture) {
+        return work.onShot(track)
+                .flatMap(on -> on.frameOf(picture))
                 .map(f -> Words.STUDY.of("frame", work.session().shot().setup().number(f)))
-                .orElse(Words.STUDY.of("picture-of-the-source", loss.picture()));
-        return Words.STUDY.of("lost-on", where, loss.reason());
+                .orElse(Words.STUDY.of("picture-of-the-source", picture));
     }
 
     private static boolean hasGap(Track track) {

@@ -388,6 +388,7 @@ class WindowTest {
         for (Node part : whole.lookupAll("*")) {
             for (Node words : isSeen(part) ? part.lookupAll(".text") : Set.<Node>of()) {
                 if (part instanceof Labeled labeled
+                        && labeled.getText() != null
                         && words instanceof Text shown
                         && !shown.getText().equals(labeled.getText())) {
                     cut.add(labeled.getText());

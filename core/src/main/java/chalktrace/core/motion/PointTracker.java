@@ -4,6 +4,7 @@ import chalktrace.core.words.CoreWords;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Follows a point of the picture, and stops where it can't be followed. From picture to picture it is moved by {@link Shift}, there and back again (Z. Kalal,
@@ -88,6 +89,14 @@ public final class PointTracker {
     private static final double LEAST_SMEAR_PX = 2.5;
     private static final double SMEAR_GAIN = 0.01;
 
+    /** What looks so much like it may be the point that was lost, and is it where the exact fit is as good as this. */
+    private static final double AGAIN_LIKE = 0.7;
+
+    private static final double AGAIN_FITS = 0.87;
+
+    /** Of the way that it would have gone on, at which it is looked for. */
+    private static final double[] AGAIN_SHARES = {1, 0.67, 0.33, 0, -0.33};
+
     /** What is less certain is no place. */
     private static final double LEAST_CERTAINTY = 0.1;
 
@@ -137,6 +146,10 @@ public final class PointTracker {
     private Smear movedFirst;
 
     private double blur;
+
+    /** How many pictures ago it was sure last, while it is lost. */
+    private int hidden;
+
     private boolean renewed;
     private int unconfirmed;
     private double likeness = 1;
@@ -183,16 +196,88 @@ public final class PointTracker {
         return x >= 0 && y >= 0 && x <= picture.width() - 1 && y <= picture.height() - 1;
     }
 
-    /** Where the point is in the next picture. After it was lost, no other can be asked. */
+    /** Where the point is in the next picture. After it was lost, it has to be found {@link #again} first. */
     public Step next(Pyramid picture) {
         Step step = step(picture);
         if (step instanceof Lost loss && confirms) {
-            return new Lost(loss.reason(), doubtful());
+            int doubtful = doubtful();
+            forgetLast(doubtful);
+            return new Lost(loss.reason(), doubtful);
         }
         keep();
         // The place of this picture is kept by now, and not yet said: it is not among those that were found.
         int doubtful = confirms && (renewed || isDue()) ? doubtful() : 0;
-        return doubtful > 0 ? new Lost(COVERED, doubtful - 1) : step;
+        if (doubtful > 0) {
+            forgetLast(doubtful);
+            return new Lost(COVERED, doubtful - 1);
+        }
+        return step;
+    }
+
+    private void forgetLast(int doubtful) {
+        for (int i = 0; i < doubtful; i++) {
+            seen.removeLast();
+        }
+        hidden = doubtful;
+    }
+
+    /**
+     * Looks for a point that was lost, as it comes out from behind what covered it: along the way on which it would have moved on. Only what looks as it did
+     * when it was last sure, and leads back there, is it. Asked for each picture after the loss; once it is found it can be followed on.
+     */
+    public Optional<Found> again(Pyramid picture) {
+        hidden++;
+        Seen sure = seen.peekLast();
+        if (sure == null) {
+            return Optional.empty();
+        }
+        Seen earlier =
+                seen.stream().skip(Math.max(0, seen.size() - 2)).findFirst().orElse(sure);
+        double onX = sure.x() + hidden * (sure.x() - earlier.x());
+        double onY = sure.y() + hidden * (sure.y() - earlier.y());
+        for (double share : AGAIN_SHARES) {
+            Optional<Found> found =
+                    again(picture, sure, sure.x() + share * (onX - sure.x()), sure.y() + share * (onY - sure.y()));
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Optional<Found> again(Pyramid picture, Seen sure, double guessX, double guessY) {
+        Luma whole = picture.whole();
+        if (!isWithin(whole, guessX, guessY)) {
+            return Optional.empty();
+        }
+        Shift.Found moved = shift.follow(sure.picture(), picture, sure.x(), sure.y(), guessX, guessY);
+        if (moved.likeness() < AGAIN_LIKE || !isWithin(whole, moved.x(), moved.y())) {
+            return Optional.empty();
+        }
+        Shift.Found back = shift.follow(picture, sure.picture(), moved.x(), moved.y(), sure.x(), sure.y());
+        Warp guess = warp.movedTo(moved.x(), moved.y());
+        Template.Fit fit = template.fit(whole, Smear.NONE, guess, 2 * (1 - CLEANEST));
+        boolean isIt = Math.hypot(back.x() - sure.x(), back.y() - sure.y()) < BACK_PX
+                && fit.whole() > Math.max(AGAIN_FITS, best - 2 * AS_EVER)
+                && fit.middleError() < 2 * UNKNOWN_MIDDLE
+                && fit.warp().shapeDistance(warp) < SHAPE_A_STEP
+                && Math.hypot(fit.warp().tx() - moved.x(), fit.warp().ty() - moved.y()) < ASIDE * radius;
+        if (!isIt || !isWithin(whole, fit.warp().tx(), fit.warp().ty())) {
+            return Optional.empty();
+        }
+        seen.clear();
+        warp = fit.warp();
+        before = warp;
+        last = picture;
+        blur = 0;
+        unconfirmed = 0;
+        keep();
+        return Optional.of(new Found(
+                warp.tx(),
+                warp.ty(),
+                scaleBefore * warp.scale(),
+                degreesBefore + warp.degrees(),
+                Math.min(1, fit.whole() * trust)));
     }
 
     /** Whether the look has changed, and the way back was not looked at for so long that soon it will not reach to where it was sure. */

@@ -128,6 +128,17 @@ public final class TrackPath {
         return lost;
     }
 
+    /** The picture on which a lost point was found again, beyond the loss as it was followed; empty where it was not. */
+    public Optional<Integer> foundAgain(Lost loss) {
+        int picture = loss.picture();
+        if (places.containsKey(picture)) {
+            return Optional.empty();
+        }
+        return places.containsKey(picture - 1)
+                ? Optional.ofNullable(places.higherKey(picture))
+                : places.containsKey(picture + 1) ? Optional.ofNullable(places.lowerKey(picture)) : Optional.empty();
+    }
+
     public Optional<Place> at(int picture) {
         return Optional.ofNullable(places.get(picture));
     }

@@ -29,6 +29,9 @@ public final class Tracking {
 
     private static final long HELD_BYTES = 160L << 20;
 
+    /** What was covered for longer is not looked for any more. */
+    private static final int MOST_HIDDEN = 48;
+
     /** So near a poor place a better one is looked for. */
     private static final double NEAR_RADII = 3;
 
@@ -48,6 +51,9 @@ public final class Tracking {
         private final int index;
         private PointTracker tracker;
         private boolean over;
+
+        /** For how many pictures it has been looked for; 0 while it is followed. */
+        private int hiddenFor;
 
         Runner(int index) {
             this.index = index;
@@ -80,6 +86,13 @@ public final class Tracking {
             }
         }
 
+        /** It may be covered, and is looked for from now on. */
+        private void hide(int picture, PointTracker.Lost loss) {
+            end(picture, loss.reason(), loss.doubtful());
+            over = !loss.reason().equals(PointTracker.COVERED);
+            hiddenFor = 1;
+        }
+
         /** It ends at a picture; where its last places are in doubt, on the first of these. */
         void end(int picture, String reason, int doubtful) {
             if (!giveUp(doubtful)) {
@@ -89,8 +102,17 @@ public final class Tracking {
 
         /** No more pictures come. */
         void finish() {
-            if (!over) {
+            if (!over && hiddenFor == 0) {
                 giveUp(tracker.doubtful());
+            }
+        }
+
+        /** The pictures end here for it. */
+        void breakOff(int picture, String reason) {
+            if (hiddenFor > 0) {
+                over = true;
+            } else {
+                end(picture, reason, tracker.doubtful());
             }
         }
 
@@ -107,21 +129,32 @@ public final class Tracking {
         }
 
         void next(int picture, Pyramid pyramid) {
+            if (hiddenFor > 0) {
+                Optional<PointTracker.Found> found = tracker.again(pyramid);
+                found.ifPresent(place -> add(picture, place));
+                hiddenFor = found.isPresent() ? 0 : hiddenFor + 1;
+                over = hiddenFor > MOST_HIDDEN;
+                return;
+            }
             PointTracker.Step step = tracker.next(pyramid);
             if (step instanceof PointTracker.Lost loss) {
-                end(picture, loss.reason(), loss.doubtful());
+                hide(picture, loss);
             } else if (step instanceof PointTracker.Found found) {
-                Point2D at = seenPlace.seen(found.x(), found.y());
-                places.get(index)
-                        .add(new TrackPath.Place(
-                                picture,
-                                rounded(at.getX()),
-                                rounded(at.getY()),
-                                rounded(found.scale()),
-                                rounded(found.degrees()),
-                                rounded(found.certainty()),
-                                TrackPath.Origin.FOLLOWED));
+                add(picture, found);
             }
+        }
+
+        private void add(int picture, PointTracker.Found found) {
+            Point2D at = seenPlace.seen(found.x(), found.y());
+            places.get(index)
+                    .add(new TrackPath.Place(
+                            picture,
+                            rounded(at.getX()),
+                            rounded(at.getY()),
+                            rounded(found.scale()),
+                            rounded(found.degrees()),
+                            rounded(found.certainty()),
+                            TrackPath.Origin.FOLLOWED));
         }
     }
 
@@ -262,9 +295,9 @@ public final class Tracking {
         // Each has its own state; the pictures are only read.
         runners.parallelStream().filter(runner -> !runner.over).forEach(runner -> {
             if (now == null) {
-                runner.end(n, UNREADABLE, runner.tracker.doubtful());
+                runner.breakOff(n, UNREADABLE);
             } else if (cut) {
-                runner.end(n, CUT, runner.tracker.doubtful());
+                runner.breakOff(n, CUT);
             } else {
                 runner.next(n, now);
             }

@@ -7,6 +7,7 @@ import chalktrace.core.time.FrameRate;
 import chalktrace.core.time.PictureTimes;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -65,5 +66,20 @@ class TrackPathTest {
             // After the last picture's start the point is only known to be where it was last.
             assertThat(place.x()).isCloseTo(Math.min(exact, 10.0 * (2 * rate - 1)), within(1e-6));
         }
+    }
+
+    @Test
+    void aLossSaysWhereThePointWasFoundAgainForwardsAndBackwards() {
+        TrackPath.Lost onwards = new TrackPath.Lost(3, PointTracker.COVERED);
+        TrackPath.Lost back = new TrackPath.Lost(6, PointTracker.COVERED);
+        TrackPath.Lost atTheEnd = new TrackPath.Lost(9, PointTracker.LEFT);
+        TrackPath path = TrackPath.of(
+                IntStream.of(1, 2, 7, 8)
+                        .mapToObj(picture -> TrackPath.Place.byHand(picture, picture, 0))
+                        .toList(),
+                List.of(onwards, back, atTheEnd));
+        assertThat(path.foundAgain(onwards)).contains(7);
+        assertThat(path.foundAgain(back)).contains(2);
+        assertThat(path.foundAgain(atTheEnd)).isEmpty();
     }
 }

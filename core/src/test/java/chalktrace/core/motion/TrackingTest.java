@@ -16,6 +16,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.concurrent.CancellationException;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -31,6 +32,14 @@ class TrackingTest {
         private final int cut;
         private final int unreadable;
         private final Map<Integer, Picture> made = new HashMap<>();
+
+        /** A bar passes in it. */
+        Clip(long seed, double fastest, int coveredFrom) {
+            clip = new MovingClip(seed, FRAMES, fastest, false, coveredFrom);
+            afterCut = clip;
+            cut = FRAMES;
+            unreadable = -1;
+        }
 
         Clip(long seed, int cut, int unreadable) {
             clip = new MovingClip(seed, FRAMES, 8, false, -1);
@@ -128,6 +137,47 @@ class TrackingTest {
             }
         }
         assertThat(given).isPositive();
+    }
+
+    /** Nearly half of them are, where it is sure; and what is found is that point. */
+    @Test
+    void whatComesOutFromBehindABarIsFoundAgain() throws Exception {
+        long fresh = new Random().nextLong();
+        System.out.println("TrackingTest: fresh seed of what is covered " + fresh);
+        int cameOut = 0;
+        int found = 0;
+        int wrong = 0;
+        int places = 0;
+        for (long seed : new long[] {1, 2, 3, 4, 5, 6, 7, 8, fresh, fresh + 1, fresh + 2, fresh + 3}) {
+            Clip clip = new Clip(seed, 12.0, 14);
+            double half = 0.45 * clip.clip.size();
+            double[][] spots = {{0, 0}, {half, 0}, {-half, 0}, {0, half}, {0, -half}};
+            List<Tracking.Start> starts = Arrays.stream(spots)
+                    .map(spot -> clip.truth(spot[0], spot[1], 0))
+                    .map(at -> new Tracking.Start(0, at[0], at[1], 10))
+                    .toList();
+            List<TrackPath> paths = Tracking.follow(clip, starts, 0, FRAMES, (done, total) -> true);
+            for (int k = 0; k < spots.length; k++) {
+                double[] spot = spots[k];
+                int last = IntStream.range(0, FRAMES)
+                        .filter(frame -> clip.clip.covers(spot[0], spot[1], frame))
+                        .max()
+                        .orElse(FRAMES);
+                boolean comesOut = last < FRAMES - 8 && !clip.clip.covers(spot[0], spot[1], 0);
+                cameOut += comesOut ? 1 : 0;
+                found += comesOut && paths.get(k).lastPicture() > last ? 1 : 0;
+                for (TrackPath.Place place : paths.get(k).places()) {
+                    double[] truth = clip.truth(spot[0], spot[1], place.picture());
+                    places++;
+                    wrong += clip.clip.covers(spot[0], spot[1], place.picture())
+                                    || Math.hypot(place.x() - truth[0], place.y() - truth[1]) > 5
+                            ? 1
+                            : 0;
+                }
+            }
+        }
+        assertThat(found / (double) cameOut).isGreaterThan(0.25);
+        assertThat(wrong / (double) places).isLessThan(0.03);
     }
 
     private static TrackPath follow(Clip clip, int touched) throws PictureUnavailableException {
