@@ -202,6 +202,8 @@ public final class PointTracker {
         if (step instanceof Lost loss && confirms) {
             int doubtful = doubtful();
             forgetLast(doubtful);
+            // This picture is not among those that were kept.
+            hidden++;
             return new Lost(loss.reason(), doubtful);
         }
         keep();
