@@ -3,6 +3,7 @@ package chalktrace.core.stroke;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
 import net.jqwik.api.EdgeCasesMode;
@@ -39,15 +40,25 @@ class StrokeCrossingsTest {
         Curve curve = wander(random);
         Curve other = wander(random);
         List<Double> found = StrokeCrossings.of(curve, List.of(other));
-        assertThat(found)
-                .hasSize(line(curve).intersection(line(other)).getNumGeometries()
-                        - (line(curve).intersection(line(other)).isEmpty() ? 1 : 0));
+        Coordinate[] judged = line(curve).intersection(line(other)).getCoordinates();
+        assertThat(found).hasSizeBetween(apart(judged), judged.length);
         for (double place : found) {
             double away = line(other)
                     .distance(
                             new GeometryFactory().createPoint(new Coordinate(curve.at(place, 0), curve.at(place, 1))));
             assertThat(away).isCloseTo(0, within(0.3));
         }
+    }
+
+    /** How many of them are places of their own: at a corner of a line JTS may find one crossing twice. */
+    private static int apart(Coordinate[] places) {
+        int count = 0;
+        for (int i = 0; i < places.length; i++) {
+            Coordinate place = places[i];
+            boolean isNew = Arrays.stream(places, 0, i).noneMatch(before -> before.distance(place) < 0.05);
+            count += isNew ? 1 : 0;
+        }
+        return count;
     }
 
     @Test
