@@ -1,5 +1,9 @@
 package chalktrace.app;
 
+import static com.tngtech.archunit.core.domain.JavaCall.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.assignableTo;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.name;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
@@ -8,6 +12,8 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ThreadPoolExecutor;
 
 /** The arrows between modules and packages. */
 @AnalyzeClasses(packages = "chalktrace", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -56,6 +62,23 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAPackage("org.bytedeco..");
+
+    @ArchTest
+    static final ArchRule threadsHaveOneOwner = noClasses()
+            .that()
+            .resideOutsideOfPackage("chalktrace.core.work")
+            .should()
+            .callConstructorWhere(target(owner(assignableTo(Thread.class))))
+            .orShould()
+            .dependOnClassesThat()
+            .belongToAnyOf(Executors.class, ThreadPoolExecutor.class);
+
+    @ArchTest
+    static final ArchRule theWindowWaitsForNoThread = noClasses()
+            .that()
+            .resideInAPackage("chalktrace.app..")
+            .should()
+            .callMethodWhere(target(name("awaitTermination")));
 
     @ArchTest
     static final ArchRule coreHasNoCycles =

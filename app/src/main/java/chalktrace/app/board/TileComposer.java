@@ -1,11 +1,11 @@
 package chalktrace.app.board;
 
-import chalktrace.app.kernel.Workers;
 import chalktrace.core.render.FrameComposer;
 import chalktrace.core.render.Haste;
 import chalktrace.core.render.PixelTile;
 import chalktrace.core.render.Scene;
 import chalktrace.core.render.Viewpoint;
+import chalktrace.core.work.Workers;
 import java.awt.Rectangle;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -158,8 +158,8 @@ final class TileComposer {
     }
 
     void close() {
-        threads.shutdownNow();
-        warming.shutdownNow();
+        Workers.stop(threads);
+        Workers.stop(warming);
     }
 
     private void startNext() {

@@ -4,13 +4,13 @@ import chalktrace.app.footage.OpenSource.Found;
 import chalktrace.app.footage.OpenSource.Origin;
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.OutsideMedia;
-import chalktrace.app.kernel.Workers;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.render.FootagePictures;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Region;
 import chalktrace.core.space.Figure;
 import chalktrace.core.space.Staging;
+import chalktrace.core.work.Workers;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.footage.FileStamp;
 import chalktrace.media.footage.FrameCache;
@@ -350,7 +350,7 @@ public final class Footages implements FootagePictures {
     }
 
     public void close() {
-        opener.shutdownNow();
+        Workers.stop(opener);
         byFile.values().forEach(OpenSource::close);
         byFile.clear();
     }

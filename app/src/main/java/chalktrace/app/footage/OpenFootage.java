@@ -101,9 +101,9 @@ final class OpenFootage implements OpenSource {
 
     @Override
     public void close() {
-        proxy.ifPresent(FootageReader::close);
-        own.close();
-        reference.close();
+        proxy.ifPresent(FootageReader::end);
+        // A decoder that is closed while it reads takes the program with it.
+        own.end().thenRun(reference::close);
     }
 
     private Optional<Found> found(Picture picture, Origin origin, int n) {

@@ -1,6 +1,5 @@
 package chalktrace.app.footage;
 
-import chalktrace.app.kernel.Workers;
 import chalktrace.app.words.Words;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
@@ -8,6 +7,7 @@ import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.space.Figure;
 import chalktrace.core.space.StagedPicture;
+import chalktrace.core.work.Workers;
 import chalktrace.media.footage.FrameCache;
 import chalktrace.media.footage.Proxy;
 import chalktrace.media.footage.Reference;
@@ -17,7 +17,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.logging.Level;
@@ -235,12 +234,6 @@ final class OpenModel implements OpenSource {
         synchronized (this) {
             closed = true;
         }
-        thread.shutdown();
-        try {
-            thread.awaitTermination(5, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
-        reference.close();
+        Workers.finish(thread).thenRun(reference::close);
     }
 }

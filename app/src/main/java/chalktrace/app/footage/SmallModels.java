@@ -1,8 +1,8 @@
 package chalktrace.app.footage;
 
-import chalktrace.app.kernel.Workers;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.space.StagedPicture;
+import chalktrace.core.work.Workers;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -88,6 +88,6 @@ final class SmallModels {
     }
 
     void close() {
-        thread.shutdownNow();
+        Workers.stop(thread);
     }
 }

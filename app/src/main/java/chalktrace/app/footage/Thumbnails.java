@@ -1,6 +1,5 @@
 package chalktrace.app.footage;
 
-import chalktrace.app.kernel.Workers;
 import chalktrace.app.state.Preferences;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSampling;
@@ -9,6 +8,7 @@ import chalktrace.core.picture.PictureUnavailableException;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.space.StagedPicture;
+import chalktrace.core.work.Workers;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.footage.Proxy;
 import chalktrace.media.footage.Reference;
@@ -136,7 +136,7 @@ public final class Thumbnails {
     }
 
     public void close() {
-        threads.shutdownNow();
+        Workers.stop(threads);
         models.close();
     }
 

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.BinaryOperator;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -232,8 +233,9 @@ public final class Document {
         update();
     }
 
-    void close() {
-        lock.ifPresent(ShotLock::close);
+    /** Lets go of the shot. @param kept when nothing of it is written any more */
+    void close(CompletableFuture<Void> kept) {
+        lock.ifPresent(mine -> kept.thenRun(mine::close));
         lock = Optional.empty();
     }
 

@@ -1,6 +1,7 @@
 package chalktrace.app.kernel;
 
 import chalktrace.app.words.Words;
+import chalktrace.core.work.Workers;
 import java.util.List;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -187,13 +188,6 @@ public final class Jobs {
 
     public void close() {
         running.forEach(Job::cancel);
-        for (ScheduledExecutorService thread : List.of(behindWork, longWork, shortWork)) {
-            thread.shutdown();
-            try {
-                thread.awaitTermination(5, TimeUnit.SECONDS);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
-        }
+        List.of(behindWork, longWork, shortWork).forEach(Workers::finish);
     }
 }

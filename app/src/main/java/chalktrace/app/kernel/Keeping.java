@@ -2,6 +2,7 @@ package chalktrace.app.kernel;
 
 import chalktrace.app.words.Words;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.work.Workers;
 import chalktrace.media.file.Journal;
 import chalktrace.media.file.Leftover;
 import chalktrace.media.file.SavedShot;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.logging.Level;
@@ -321,14 +323,8 @@ public final class Keeping {
     }
 
     /** The program ends and all is saved or put away by choice. */
-    void close() {
+    CompletableFuture<Void> close() {
         thread.execute(this::end);
-        thread.shutdown();
-        try {
-            thread.awaitTermination(5, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
-        drives.close();
+        return Workers.finish(thread).thenRun(drives::close);
     }
 }

@@ -1,6 +1,7 @@
 package chalktrace.app.kernel;
 
 import chalktrace.app.words.Words;
+import chalktrace.core.work.Workers;
 import java.io.IOException;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
@@ -11,8 +12,6 @@ import java.util.concurrent.TimeoutException;
 
 /** Does things on a drive, and waits for them only so long: one that hangs is left to itself. Lives on one thread. */
 final class Patiently {
-
-    private static final int LONGEST_END_SECONDS = 5;
 
     private final ExecutorService aside = newHand();
     private ExecutorService hand = newHand();
@@ -34,7 +33,7 @@ final class Patiently {
         try {
             return done.get(seconds, TimeUnit.SECONDS);
         } catch (TimeoutException e) {
-            hand.shutdown();
+            Workers.finish(hand);
             hand = newHand();
             throw new IOException(Words.DESK.of("the-drive-does-not-answer"), e);
         } catch (InterruptedException e) {
@@ -53,14 +52,9 @@ final class Patiently {
         aside.execute(work);
     }
 
-    /** Waits for what was given to it, but not for a drive that hangs. */
+    /** What was given to it is still done, if its drive answers. */
     void close() {
-        hand.shutdown();
-        aside.shutdown();
-        try {
-            aside.awaitTermination(LONGEST_END_SECONDS, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
+        Workers.finish(hand);
+        Workers.finish(aside);
     }
 }

@@ -415,8 +415,7 @@ public final class Shelf {
     }
 
     public void close() {
-        keeping.close();
-        document.close();
+        document.close(keeping.close());
     }
 
     private void note() {

@@ -9,6 +9,7 @@ import chalktrace.core.shot.SoundClip;
 import chalktrace.core.sound.Loudness;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.ShotMix;
+import chalktrace.core.work.Workers;
 import chalktrace.media.sound.SoundFiles;
 import chalktrace.media.sound.SoundIn;
 import java.io.IOException;
@@ -91,7 +92,7 @@ public final class Recording {
         recording.set(true);
         seconds.set(-countIn.get());
         listening = new Listening(document.shot().setup().rate().seconds(transport.frame()), countIn.get());
-        listening.start();
+        Workers.loop("record", listening);
     }
 
     /** Ends it, writes it as WAV beside the shot, and puts it on a lane. */
@@ -143,22 +144,24 @@ public final class Recording {
         level.set(Loudness.SILENCE);
     }
 
-    private final class Listening extends Thread {
+    private final class Listening implements Runnable {
 
         private final double startSeconds;
         private final int count;
         private final List<float[]> chunks = new ArrayList<>();
         private volatile boolean ended;
 
+        /** That listens; null before. */
+        private volatile Thread thread;
+
         Listening(double startSeconds, int count) {
-            super("record");
-            setDaemon(true);
             this.startSeconds = startSeconds;
             this.count = count;
         }
 
         @Override
         public void run() {
+            thread = Thread.currentThread();
             long heard = 0;
             long first = (long) count * ShotMix.SAMPLE_RATE;
             // A device may take its time to open: it is opened here and not on the window's thread.
@@ -198,7 +201,10 @@ public final class Recording {
 
         void end() {
             ended = true;
-            interrupt();
+            Thread listens = thread;
+            if (listens != null) {
+                listens.interrupt();
+            }
         }
 
         PcmBuffer recorded() {

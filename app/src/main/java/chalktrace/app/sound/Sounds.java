@@ -2,13 +2,13 @@ package chalktrace.app.sound;
 
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.OutsideMedia;
-import chalktrace.app.kernel.Workers;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.Peaks;
 import chalktrace.core.sound.ShotMix;
 import chalktrace.core.sound.SoundSource;
+import chalktrace.core.work.Workers;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.sound.SoundFiles;
 import java.nio.file.Path;
@@ -72,7 +72,7 @@ public final class Sounds implements SoundSource {
     }
 
     public void close() {
-        thread.shutdownNow();
+        Workers.stop(thread);
     }
 
     private void follow(Shot shot) {

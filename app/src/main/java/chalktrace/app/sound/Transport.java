@@ -1,13 +1,13 @@
 package chalktrace.app.sound;
 
 import chalktrace.app.kernel.Document;
-import chalktrace.app.kernel.Workers;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.sound.PlayPath;
 import chalktrace.core.sound.PlayPath.Round;
 import chalktrace.core.sound.ShotMix;
 import chalktrace.core.sound.TimeStretch;
 import chalktrace.core.time.FrameRange;
+import chalktrace.core.work.Workers;
 import chalktrace.media.sound.SoundOut;
 import java.util.OptionalInt;
 import java.util.concurrent.ExecutorService;
@@ -252,12 +252,12 @@ public final class Transport {
 
     public void close() {
         stop();
-        clock.shutdownNow();
+        Workers.stop(clock);
         if (device != null) {
             // After the feed that is just ending.
             player.execute(device::close);
         }
-        player.shutdown();
+        Workers.finish(player);
     }
 
     /** The sound of the frame at the gate, once. */

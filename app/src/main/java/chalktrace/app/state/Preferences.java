@@ -1,5 +1,6 @@
 package chalktrace.app.state;
 
+import chalktrace.core.work.Workers;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.Writer;
@@ -9,8 +10,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Properties;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
@@ -36,11 +35,7 @@ public final class Preferences implements AutoCloseable {
 
     private final Path stateFolder;
     private final Properties values = new Properties();
-    private final ExecutorService keeper = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "keep preferences");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService keeper = Workers.one("keep preferences");
 
     public Preferences(Path stateFolder) {
         this.stateFolder = stateFolder;
@@ -194,12 +189,7 @@ public final class Preferences implements AutoCloseable {
     /** Waits until all is written. */
     @Override
     public void close() {
-        keeper.shutdown();
-        try {
-            keeper.awaitTermination(5, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
+        Workers.finish(keeper);
     }
 
     private Path file() {

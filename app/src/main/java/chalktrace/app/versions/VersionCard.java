@@ -10,8 +10,8 @@ import chalktrace.app.words.VersionWords;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotPart;
 import chalktrace.core.version.ShotDifference;
-import chalktrace.core.version.ShotPart;
 import chalktrace.core.version.TakeBack;
 import chalktrace.media.file.Versions;
 import java.nio.file.Path;
@@ -157,8 +157,8 @@ final class VersionCard extends VBox {
                 ofLevel(compared, level);
             }
         }
-        for (ShotPart part : difference.parts()) {
-            back.getItems().add(item(VersionWords.of(part), TakeBack.part(name(compared), compared.shot(), part)));
+        for (ShotPart<?> part : difference.parts()) {
+            back.getItems().add(item(part.title(), TakeBack.part(name(compared), compared.shot(), part)));
         }
     }
 

@@ -8,11 +8,13 @@ import chalktrace.app.session.View.Step;
 import chalktrace.app.state.StateFolder;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.words.Words;
+import chalktrace.core.work.Workers;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.sound.DeviceOut;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -25,6 +27,8 @@ import javafx.stage.Stage;
 
 /** The program with its window. */
 public final class ChalkApplication extends Application {
+
+    private static final Duration LONGEST_END = Duration.ofSeconds(2);
 
     private static final Logger LOG = Logger.getLogger(ChalkApplication.class.getName());
 
@@ -47,7 +51,19 @@ public final class ChalkApplication extends Application {
                 options.pen() == null ? Optional.empty() : Optional.of(RecordedStrokes.read(options.pen()));
         request = new Request(opened, strokes, options);
         launch(ChalkApplication.class);
+        awaitEnding();
         return 0;
+    }
+
+    /** The window has gone; what it gave to others to keep is kept before the program goes too. */
+    private static void awaitEnding() {
+        try {
+            if (!Workers.awaitEnding(LONGEST_END)) {
+                LOG.warning("still at work at the end: " + Workers.living());
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     @Override

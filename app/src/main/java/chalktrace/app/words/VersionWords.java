@@ -1,7 +1,6 @@
 package chalktrace.app.words;
 
 import chalktrace.core.version.ShotDifference;
-import chalktrace.core.version.ShotPart;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -19,7 +18,7 @@ public final class VersionWords {
         if (difference.inAnotherOrder()) {
             all.add(Words.DESK.of("order-of-levels"));
         }
-        difference.parts().forEach(part -> all.add(Words.DESK.name(part)));
+        difference.parts().forEach(part -> all.add(part.title()));
         if (all.isEmpty()) {
             return Words.DESK.of("nothing-changed");
         }
@@ -48,10 +47,5 @@ public final class VersionWords {
             all.add(Words.DESK.of("settings-of", level.name()));
         }
         return all;
-    }
-
-    /** What a part of a shot is called. */
-    public static String of(ShotPart part) {
-        return Words.DESK.name(part);
     }
 }

@@ -1,12 +1,14 @@
 package chalktrace.app.testing;
 
 import chalktrace.core.shot.Level;
+import chalktrace.core.work.Workers;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Duration;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -25,10 +27,11 @@ public final class WindowProcess {
     private WindowProcess() {}
 
     /** @param arguments the shot file and the folder of the program's state */
-    public static void main(String[] arguments) {
+    public static void main(String[] arguments) throws InterruptedException {
         shot = Path.of(arguments[0]);
         state = Path.of(arguments[1]);
         Application.launch(Shown.class);
+        Workers.awaitEnding(Duration.ofSeconds(2));
     }
 
     /** The toolkit makes it; a class with a main method of its own can't be one. */

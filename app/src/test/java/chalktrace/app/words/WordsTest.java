@@ -48,8 +48,6 @@ class WordsTest {
             List.of("chalktrace.core.shot.Cue$Kind"),
             Words.FINISH,
             List.of("chalktrace.app.session.Comparing$Where"),
-            Words.DESK,
-            List.of("chalktrace.core.version.ShotPart"),
             Words.STUDY,
             List.of("chalktrace.core.motion.MotionProposal$Kind", "chalktrace.core.render.DrawnPath$Anchor"),
             Words.MODELS,

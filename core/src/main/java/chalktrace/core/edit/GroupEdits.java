@@ -75,9 +75,7 @@ public final class GroupEdits {
 
     static Shot taken(Shot shot, String levelId) {
         return shot.withGroups(shot.groups().stream()
-                .map(group -> group.withLevels(group.levels().stream()
-                        .filter(id -> !id.equals(levelId))
-                        .toList()))
+                .map(group -> group.without(levelId))
                 .filter(group -> !group.levels().isEmpty())
                 .toList());
     }

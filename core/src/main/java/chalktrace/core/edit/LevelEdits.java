@@ -41,10 +41,9 @@ public final class LevelEdits {
                 CoreWords.EDIT.of("remove-a-level"),
                 shot -> shot.levels().size() < 2
                         ? shot
-                        : GroupEdits.taken(shot, levelId)
-                                .withLevels(shot.levels().stream()
-                                        .filter(level -> !level.id().equals(levelId))
-                                        .toList()));
+                        : shot.withLevels(shot.levels().stream()
+                                .filter(level -> !level.id().equals(levelId))
+                                .toList()));
     }
 
     /** Any change of one level's own settings. */

@@ -79,6 +79,11 @@ public record Level(
         return new Level(id, name, visible, locked, opacity, style, drawings, newExposures);
     }
 
+    /** Without what it shows and its drawings. */
+    public Level bare() {
+        return new Level(id, name, visible, locked, opacity, style, List.of(), Exposures.NONE);
+    }
+
     public Level withName(String newName) {
         return new Level(id, newName, visible, locked, opacity, style, drawings, exposures);
     }

@@ -25,6 +25,11 @@ public record LevelGroup(
         return new LevelGroup(id, name, newLevels, visible, locked, opacity, retimed);
     }
 
+    /** Without one of its levels. */
+    public LevelGroup without(String level) {
+        return withLevels(levels.stream().filter(id -> !id.equals(level)).toList());
+    }
+
     public LevelGroup withVisible(boolean shown) {
         return new LevelGroup(id, name, levels, shown, locked, opacity, retimed);
     }

@@ -36,6 +36,10 @@ public record LevelStyle(
         return new LevelStyle(Role.COLOUR, Optional.of(lineLevel), tint, multiply, clipped, held);
     }
 
+    LevelStyle paintingNothing() {
+        return new LevelStyle(role, Optional.empty(), tint, multiply, clipped, held);
+    }
+
     public LevelStyle withTint(Optional<Rgb> newTint) {
         return new LevelStyle(role, paints, newTint, multiply, clipped, held);
     }

@@ -1,5 +1,8 @@
 package chalktrace.core.shot;
 
+import chalktrace.core.tree.Branch;
+import chalktrace.core.tree.Fields;
+import chalktrace.core.tree.WrongField;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 
@@ -95,5 +98,19 @@ public record Placement(double x, double y, double scale, double degrees, double
         transform.scale(scale, scale);
         transform.translate(-middleX, -middleY);
         return transform;
+    }
+
+    public void write(Branch to) {
+        to.put("x", x).put("y", y).put("scale", scale).put("degrees", degrees).put("opacity", opacity);
+    }
+
+    /** @throws WrongField when a field is missing or has no sense */
+    public static Placement read(Fields from) throws WrongField {
+        return new Placement(
+                from.number("x"),
+                from.number("y"),
+                from.number("scale"),
+                from.number("degrees"),
+                from.number("opacity"));
     }
 }

@@ -29,8 +29,8 @@ public record Speaker(
             new Speaker("", List.of(), Optional.empty(), MouthChart.TEN, MouthRules.STANDARD, Optional.empty());
 
     public Speaker {
-        mouths =
-                Shot.sorted(mouths, Comparator.comparingInt(span -> span.range().start()));
+        mouths = InOrder.sorted(
+                mouths, Comparator.comparingInt(span -> span.range().start()));
     }
 
     /** Whether a word moves these mouths: one of this speaker, or of nobody who was named. */

@@ -36,7 +36,7 @@ public record Speech(String script, List<Word> words, List<Saying> sayings, Spea
                 || others.stream().map(Speaker::name).distinct().count() < others.size()) {
             throw new IllegalArgumentException("Two who speak must not have the same name.");
         }
-        words = Shot.sorted(words, Comparator.comparingDouble(Word::startSeconds));
+        words = InOrder.sorted(words, Comparator.comparingDouble(Word::startSeconds));
         sayings = List.copyOf(sayings);
         others = List.copyOf(others);
     }

@@ -2,9 +2,11 @@ package chalktrace.core.version;
 
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelsPart;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotPart;
+import chalktrace.core.shot.ShotParts;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -15,10 +17,11 @@ import java.util.stream.Stream;
 /**
  * What differs between two states of a shot.
  *
+ * @param parts that differ, beside the levels
  * @param levels those that differ, those that are there now in their order, then those that have gone
  * @param inAnotherOrder whether levels that are in both lie in another order
  */
-public record ShotDifference(Set<ShotPart> parts, List<OfLevel> levels, boolean inAnotherOrder) {
+public record ShotDifference(List<ShotPart<?>> parts, List<OfLevel> levels, boolean inAnotherOrder) {
 
     /** What has become of a level. */
     public enum Fate {
@@ -40,12 +43,9 @@ public record ShotDifference(Set<ShotPart> parts, List<OfLevel> levels, boolean 
 
     /** @param then an earlier state of the shot, @param now a later one */
     public static ShotDifference between(Shot then, Shot now) {
-        Set<ShotPart> parts = EnumSet.noneOf(ShotPart.class);
-        for (ShotPart part : ShotPart.values()) {
-            if (!part.isSame(then, now)) {
-                parts.add(part);
-            }
-        }
+        List<ShotPart<?>> parts = ShotParts.ALL.stream()
+                .filter(part -> part != LevelsPart.LEVELS && !now.isSame(part, then))
+                .toList();
         List<OfLevel> levels = new ArrayList<>();
         for (Level level : now.levels()) {
             Optional<Level> was = then.level(level.id());

@@ -6,6 +6,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotPart;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -26,8 +27,8 @@ public final class TakeBack {
     }
 
     /** A part that is no level. */
-    public static Edit part(String name, Shot then, ShotPart part) {
-        return new Edit(name, now -> part.takenBack(now, then));
+    public static Edit part(String name, Shot then, ShotPart<?> part) {
+        return new Edit(name, now -> now.withPartsOf(then, part));
     }
 
     /**

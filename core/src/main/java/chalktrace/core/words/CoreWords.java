@@ -2,10 +2,12 @@ package chalktrace.core.words;
 
 import java.util.Locale;
 
-/** What the window shows that is said here: the names of edits, beside undo, and why an edit can't be made; the reasons of what is measured and proposed. */
+/** What the window shows that is said here: the names of edits, beside undo, and why an edit can't be made; the reasons of what is
+ * measured and proposed; what the parts of a shot are called. */
 public enum CoreWords {
     EDIT,
-    MOTION;
+    MOTION,
+    PART;
 
     private final WordBundle bundle = new WordBundle("chalktrace.core.words." + name().toLowerCase(Locale.ROOT));
 

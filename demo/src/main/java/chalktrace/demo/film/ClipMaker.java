@@ -4,6 +4,7 @@ import chalktrace.core.picture.PictureSize;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.ShotMix;
 import chalktrace.core.time.FrameRate;
+import chalktrace.core.work.Workers;
 import chalktrace.demo.scene.Performance;
 import chalktrace.demo.scene.Renderer;
 import chalktrace.media.codec.MovieEncoder;
@@ -13,7 +14,6 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.IntConsumer;
 
@@ -38,7 +38,7 @@ public final class ClipMaker {
     public static void film(Performance performance, Path target, IntConsumer progress)
             throws IOException, InterruptedException {
         int threads = Runtime.getRuntime().availableProcessors();
-        ExecutorService workers = Executors.newFixedThreadPool(threads);
+        ExecutorService workers = Workers.few("film the demo", threads);
         PcmBuffer sound = PierSounds.make();
         Deque<Future<int[]>> coming = new ArrayDeque<>();
         int asked = 0;
@@ -55,7 +55,7 @@ public final class ClipMaker {
         } catch (ExecutionException e) {
             throw new IllegalStateException("a frame could not be rendered", e.getCause());
         } finally {
-            workers.shutdownNow();
+            Workers.stop(workers);
         }
     }
 

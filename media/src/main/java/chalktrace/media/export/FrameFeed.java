@@ -7,9 +7,9 @@ import chalktrace.core.render.Scene;
 import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.work.Workers;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 
@@ -22,11 +22,7 @@ final class FrameFeed implements AutoCloseable {
     private final ShotSources sources;
     private final SceneOptions options;
     private final FrameComposer composer = new FrameComposer(new RasterCache(RASTER_BYTES), Rgb.WHITE);
-    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> {
-        Thread made = new Thread(task, "export");
-        made.setDaemon(true);
-        return made;
-    });
+    private final ExecutorService thread = Workers.one("export");
     private Future<int[]> next;
     private int frame;
 
@@ -54,7 +50,7 @@ final class FrameFeed implements AutoCloseable {
 
     @Override
     public void close() throws InterruptedException {
-        thread.shutdown();
+        Workers.finish(thread);
         // The sources are in use until the last frame is done.
         thread.awaitTermination(1, TimeUnit.MINUTES);
     }

@@ -2,13 +2,10 @@ package chalktrace.media.file;
 
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.ChalkText;
 import chalktrace.core.stroke.LineEnds;
 import chalktrace.core.stroke.LineShape;
-import chalktrace.core.stroke.PressureCurve;
-import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
@@ -24,21 +21,21 @@ final class ChalkXml {
         xml.writeAttribute("id", chalk.id());
         xml.writeAttribute("name", chalk.name());
         xml.writeAttribute("color", chalk.color().hex());
-        xml.writeAttribute("opacity", DrawingSvg.number(chalk.opacity()));
+        xml.writeAttribute("opacity", ChalkText.number(chalk.opacity()));
         xml.writeAttribute("role", word(chalk.role()));
-        xml.writeAttribute("width", DrawingSvg.number(line.width()));
-        xml.writeAttribute("thinnest", DrawingSvg.number(line.thinnest()));
-        xml.writeAttribute("taper", DrawingSvg.number(line.taperPx()));
+        xml.writeAttribute("width", ChalkText.number(line.width()));
+        xml.writeAttribute("thinnest", ChalkText.number(line.thinnest()));
+        xml.writeAttribute("taper", ChalkText.number(line.taperPx()));
         xml.writeAttribute("tip", word(line.tip()));
-        xml.writeAttribute("faintest", DrawingSvg.number(line.faintest()));
-        xml.writeAttribute("answer", text(line.answer()));
+        xml.writeAttribute("faintest", ChalkText.number(line.faintest()));
+        xml.writeAttribute("answer", ChalkText.of(line.answer()));
         LineEnds ends = line.ends();
         if (!ends.equals(LineEnds.ROUND)) {
             xml.writeAttribute("cap", word(ends.cap()));
             xml.writeAttribute("join", word(ends.join()));
-            xml.writeAttribute("miter-limit", DrawingSvg.number(ends.miterLimit()));
-            xml.writeAttribute("dashes", dashes(ends));
-            xml.writeAttribute("dash-offset", DrawingSvg.number(ends.dashOffset()));
+            xml.writeAttribute("miter-limit", ChalkText.number(ends.miterLimit()));
+            xml.writeAttribute("dashes", ChalkText.dashes(ends));
+            xml.writeAttribute("dash-offset", ChalkText.number(ends.dashOffset()));
         }
     }
 
@@ -54,7 +51,7 @@ final class ChalkXml {
                         number(xml, "taper"),
                         LineShape.Tip.valueOf(constant(needed(xml, "tip"))),
                         number(xml, "faintest"),
-                        answer(needed(xml, "answer")),
+                        ChalkText.answer(needed(xml, "answer")),
                         ends(xml)),
                 number(xml, "opacity"),
                 Chalk.Role.valueOf(constant(needed(xml, "role"))));
@@ -67,39 +64,8 @@ final class ChalkXml {
                         LineEnds.Cap.valueOf(constant(needed(xml, "cap"))),
                         LineEnds.Join.valueOf(constant(needed(xml, "join"))),
                         number(xml, "miter-limit"),
-                        dashes(needed(xml, "dashes")),
+                        ChalkText.dashes(needed(xml, "dashes")),
                         number(xml, "dash-offset"));
-    }
-
-    /** Dashes and gaps as numbers in turn. */
-    static String dashes(LineEnds ends) {
-        return ends.dashes().stream().map(DrawingSvg::number).collect(Collectors.joining(" "));
-    }
-
-    /** @throws IllegalArgumentException when these are no numbers */
-    static List<Double> dashes(String text) {
-        return text.isBlank()
-                ? List.of()
-                : Stream.of(text.strip().split("\\s+")).map(Double::valueOf).toList();
-    }
-
-    /** A pressure curve's handles as four numbers. */
-    static String text(PressureCurve curve) {
-        return DrawingSvg.number(curve.x1()) + " " + DrawingSvg.number(curve.y1()) + " " + DrawingSvg.number(curve.x2())
-                + " " + DrawingSvg.number(curve.y2());
-    }
-
-    /** @throws IllegalArgumentException when these are not four numbers within 0 and 1 */
-    static PressureCurve answer(String text) {
-        String[] words = text.strip().split("\\s+");
-        if (words.length != 4) {
-            throw new IllegalArgumentException("a pressure curve is four numbers, not \"" + text + "\"");
-        }
-        return new PressureCurve(
-                Double.parseDouble(words[0]),
-                Double.parseDouble(words[1]),
-                Double.parseDouble(words[2]),
-                Double.parseDouble(words[3]));
     }
 
     private static String needed(XMLStreamReader xml, String name) {

@@ -5,6 +5,7 @@ import chalktrace.core.fill.Fill;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.ChalkText;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.DrawingItem;
 import chalktrace.core.shot.PastedPicture;
@@ -186,7 +187,7 @@ final class DrawingSvg {
 
     private static void writePicture(XMLStreamWriter xml, PastedPicture picture) throws XMLStreamException {
         String matrix = Stream.of(picture.xx(), picture.yx(), picture.xy(), picture.yy(), picture.x(), picture.y())
-                .map(DrawingSvg::number)
+                .map(ChalkText::number)
                 .collect(Collectors.joining(" "));
         xml.writeEmptyElement("image");
         xml.writeAttribute("width", Integer.toString(picture.pixels().size().width()));
@@ -247,7 +248,7 @@ final class DrawingSvg {
                     "chalk", OWN, "gradient", GradientSvg.text(fill.gradient().get()));
         }
         if (plain && chalk.opacity() < 1) {
-            xml.writeAttribute("fill-opacity", number(chalk.opacity()));
+            xml.writeAttribute("fill-opacity", ChalkText.number(chalk.opacity()));
         }
         xml.writeAttribute("chalk", OWN, "chalk", fill.chalk());
         StringBuilder area = new StringBuilder();
@@ -255,7 +256,7 @@ final class DrawingSvg {
             area.append(r == 0 ? "" : ";");
             double[] ring = fill.area().ring(r);
             for (int i = 0; i < ring.length; i++) {
-                area.append(i == 0 ? "" : " ").append(number(ring[i]));
+                area.append(i == 0 ? "" : " ").append(ChalkText.number(ring[i]));
             }
         }
         xml.writeAttribute("chalk", OWN, "area", area.toString());
@@ -276,12 +277,12 @@ final class DrawingSvg {
         }
         xml.writeAttribute("fill", color.hex());
         if (chalk.opacity() < 1) {
-            xml.writeAttribute("fill-opacity", number(chalk.opacity()));
+            xml.writeAttribute("fill-opacity", ChalkText.number(chalk.opacity()));
         }
         xml.writeAttribute("chalk", OWN, "chalk", stroke.chalk());
         StringBuilder curve = new StringBuilder();
         for (double value : stroke.curve().toArray()) {
-            curve.append(curve.length() == 0 ? "" : " ").append(number(value));
+            curve.append(curve.length() == 0 ? "" : " ").append(ChalkText.number(value));
         }
         xml.writeAttribute("chalk", OWN, "curve", curve.toString());
         if (!stroke.part().isEmpty()) {
@@ -300,10 +301,10 @@ final class DrawingSvg {
         xml.writeStartElement("mask");
         xml.writeAttribute("id", id);
         xml.writeAttribute("maskUnits", "userSpaceOnUse");
-        xml.writeAttribute("x", number(Math.floor(box.getMinX()) - 1));
-        xml.writeAttribute("y", number(Math.floor(box.getMinY()) - 1));
-        xml.writeAttribute("width", number(Math.ceil(box.getWidth()) + 3));
-        xml.writeAttribute("height", number(Math.ceil(box.getHeight()) + 3));
+        xml.writeAttribute("x", ChalkText.number(Math.floor(box.getMinX()) - 1));
+        xml.writeAttribute("y", ChalkText.number(Math.floor(box.getMinY()) - 1));
+        xml.writeAttribute("width", ChalkText.number(Math.ceil(box.getWidth()) + 3));
+        xml.writeAttribute("height", ChalkText.number(Math.ceil(box.getHeight()) + 3));
         xml.writeAttribute("stroke-width", "2");
         xml.writeAttribute("stroke-linejoin", "round");
         for (StrokeOutline.Band band : StrokeOutline.bands(stroke.curve(), chalk.line(), PREVIEW_SCALE)) {
@@ -336,9 +337,9 @@ final class DrawingSvg {
             long x = Math.round(at[0] * 10);
             long y = Math.round(at[1] * 10);
             out.append(type == PathIterator.SEG_MOVETO ? 'm' : 'l')
-                    .append(number((x - penX) / 10.0))
+                    .append(ChalkText.number((x - penX) / 10.0))
                     .append(' ')
-                    .append(number((y - penY) / 10.0));
+                    .append(ChalkText.number((y - penY) / 10.0));
             penX = x;
             penY = y;
             if (type == PathIterator.SEG_MOVETO) {
@@ -347,12 +348,6 @@ final class DrawingSvg {
             }
         }
         return out.toString();
-    }
-
-    /** The shortest text that reads back to the same number, without a needless ".0". */
-    static String number(double value) {
-        String text = Double.toString(value);
-        return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
     }
 
     static String oneLine(String message) {

@@ -2,6 +2,7 @@ package chalktrace.media.file;
 
 import chalktrace.core.fill.Gradient;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.ChalkText;
 import java.net.URLDecoder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -35,17 +36,17 @@ final class GradientSvg {
             xml.writeAttribute("cx", "0");
             xml.writeAttribute("cy", "0");
             xml.writeAttribute("r", "1");
-            xml.writeAttribute("fx", DrawingSvg.number(gradient.focusX()));
-            xml.writeAttribute("fy", DrawingSvg.number(gradient.focusY()));
+            xml.writeAttribute("fx", ChalkText.number(gradient.focusX()));
+            xml.writeAttribute("fy", ChalkText.number(gradient.focusY()));
         }
         xml.writeAttribute("gradientTransform", "matrix(" + numbers(gradient.place()) + ")");
         xml.writeAttribute("spreadMethod", name(gradient.spread()));
         for (Gradient.Stop stop : gradient.stops()) {
             Chalk chalk = chalks.apply(stop.chalk());
             xml.writeEmptyElement("stop");
-            xml.writeAttribute("offset", DrawingSvg.number(stop.offset()));
+            xml.writeAttribute("offset", ChalkText.number(stop.offset()));
             xml.writeAttribute("stop-color", chalk.color().hex());
-            xml.writeAttribute("stop-opacity", DrawingSvg.number(chalk.opacity()));
+            xml.writeAttribute("stop-opacity", ChalkText.number(chalk.opacity()));
         }
         xml.writeEndElement();
     }
@@ -53,11 +54,11 @@ final class GradientSvg {
     /** Kind, spread, focus, place and stops in one line. */
     static String text(Gradient gradient) {
         String stops = gradient.stops().stream()
-                .map(stop -> DrawingSvg.number(stop.offset()) + " ="
+                .map(stop -> ChalkText.number(stop.offset()) + " ="
                         + URLEncoder.encode(stop.chalk(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining(" "));
-        return name(gradient.kind()) + " " + name(gradient.spread()) + " " + DrawingSvg.number(gradient.focusX()) + " "
-                + DrawingSvg.number(gradient.focusY()) + " " + numbers(gradient.place()) + " " + stops;
+        return name(gradient.kind()) + " " + name(gradient.spread()) + " " + ChalkText.number(gradient.focusX()) + " "
+                + ChalkText.number(gradient.focusY()) + " " + numbers(gradient.place()) + " " + stops;
     }
 
     /** @throws IllegalArgumentException when it is no such line */
@@ -88,6 +89,6 @@ final class GradientSvg {
     }
 
     private static String numbers(List<Double> values) {
-        return values.stream().map(DrawingSvg::number).collect(Collectors.joining(" "));
+        return values.stream().map(ChalkText::number).collect(Collectors.joining(" "));
     }
 }

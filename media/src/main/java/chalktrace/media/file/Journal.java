@@ -202,7 +202,8 @@ public final class Journal implements AutoCloseable {
         boolean based = inTheFile.isPresent() && copyFile(inTheFile.get().mark(), next, needsFile);
         Optional<Shot> under = based ? inTheFile.map(SavedShot::shot) : Optional.empty();
         boolean isSaved = inTheFile.isEmpty() || inTheFile.get().shot() == now;
-        Map<String, ShotParts.Change> first = isSaved ? Map.of() : ShotParts.changed(under, now, path(), key -> 1);
+        Map<String, JournalParts.Change> first =
+                isSaved ? Map.of() : JournalParts.changed(under, now, path(), key -> 1);
         JournalFile fresh = JournalFile.begin(disk, folder.resolve("journal-" + next), first);
         try {
             WholeFiles.forceFolder(folder);
@@ -304,7 +305,7 @@ public final class Journal implements AutoCloseable {
         if (isSaved == saved && (last.isEmpty() || last.get() == shot)) {
             return;
         }
-        file.append(ShotParts.changed(last, shot, path(), file::nextStep), isSaved);
+        file.append(JournalParts.changed(last, shot, path(), file::nextStep), isSaved);
         last = Optional.of(shot);
         saved = isSaved;
     }

@@ -1,5 +1,6 @@
 package chalktrace.media.file;
 
+import chalktrace.core.work.Workers;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
@@ -17,7 +18,6 @@ import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
-import java.util.concurrent.Executors;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
@@ -63,11 +63,7 @@ final class JournalFile implements AutoCloseable {
     }
 
     /** Folds journals beside what is kept meanwhile. */
-    private static final Executor FOLDER = Executors.newSingleThreadExecutor(run -> {
-        Thread thread = new Thread(run, "fold unsaved work");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private static final Executor FOLDER = Workers.one("fold unsaved work");
 
     /**
      * What was written of a part that still counts.
@@ -117,7 +113,7 @@ final class JournalFile implements AutoCloseable {
     }
 
     /** Begins one, forced to the disk, with what is in it from the start. */
-    static JournalFile begin(Disk disk, Path file, Map<String, ShotParts.Change> first) throws IOException {
+    static JournalFile begin(Disk disk, Path file, Map<String, JournalParts.Change> first) throws IOException {
         // One of an attempt that failed would be added to.
         Files.deleteIfExists(file);
         JournalFile begun = new JournalFile(disk, file);
@@ -160,7 +156,7 @@ final class JournalFile implements AutoCloseable {
      *
      * @throws IOException when that can't be said; what was appended before stays
      */
-    void append(Map<String, ShotParts.Change> changes, boolean isSaved) throws IOException {
+    void append(Map<String, JournalParts.Change> changes, boolean isSaved) throws IOException {
         requireThere();
         write(changes, isSaved ? JournalRecords.Kind.SAVED : JournalRecords.Kind.COMMIT);
         requireThere();
@@ -172,10 +168,10 @@ final class JournalFile implements AutoCloseable {
         }
     }
 
-    private void write(Map<String, ShotParts.Change> changes, JournalRecords.Kind commit) throws IOException {
+    private void write(Map<String, JournalParts.Change> changes, JournalRecords.Kind commit) throws IOException {
         List<byte[]> records = new ArrayList<>();
         int bytes = 0;
-        for (Map.Entry<String, ShotParts.Change> change : changes.entrySet()) {
+        for (Map.Entry<String, JournalParts.Change> change : changes.entrySet()) {
             records.add(JournalRecords.record(
                     change.getValue().kind(), change.getKey(), change.getValue().bytes()));
         }
@@ -195,7 +191,7 @@ final class JournalFile implements AutoCloseable {
         }
         end += bytes;
         int at = 0;
-        for (Map.Entry<String, ShotParts.Change> change : changes.entrySet()) {
+        for (Map.Entry<String, JournalParts.Change> change : changes.entrySet()) {
             Length before = lengths.getOrDefault(change.getKey(), Length.NOTHING);
             Length now = before.plus(change.getValue().kind(), records.get(at++).length);
             lengths.put(change.getKey(), now);
@@ -203,7 +199,7 @@ final class JournalFile implements AutoCloseable {
         }
     }
 
-    /** As {@link ShotParts.Steps#next}. */
+    /** As {@link JournalParts.Steps#next}. */
     int nextStep(String part) {
         Length length = lengths.getOrDefault(part, Length.NOTHING);
         return length.changes > LONG_CHANGES_BYTES && length.changes > 2L * length.whole ? 0 : length.steps + 1;

@@ -2,6 +2,7 @@ package chalktrace.media.file;
 
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.tree.WrongField;
 import chalktrace.media.UnreadableException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -194,7 +195,7 @@ public record Leftover(
                                 missing),
                         missing);
             }
-        } catch (IOException | JsonFields.WrongField | DrawingSvg.BrokenDrawing e) {
+        } catch (IOException | WrongField | DrawingSvg.BrokenDrawing e) {
             throw UnreadableException.of(
                     folder,
                     "holds unsaved work that can't be read (" + e.getMessage() + ")",
@@ -209,8 +210,8 @@ public record Leftover(
             Map<String, JournalRecords.Held.Part> parts,
             Path beside,
             List<String> missing)
-            throws IOException, JsonFields.WrongField, DrawingSvg.BrokenDrawing {
-        return ShotParts.together(root, base, parts, path -> MediaPaths.toMemory(path, beside), missing);
+            throws IOException, WrongField, DrawingSvg.BrokenDrawing {
+        return JournalParts.together(root, base, parts, path -> MediaPaths.toMemory(path, beside), missing);
     }
 
     private static Drawing none(int number, String file) throws DrawingSvg.BrokenDrawing {

@@ -15,7 +15,7 @@ import java.util.function.UnaryOperator;
 /** The content marks of a shot's media files, as its file holds them: by these a file that was renamed is known again. */
 final class MediaMarks {
 
-    private static final String FIELD = "media";
+    static final String FIELD = "media";
 
     private MediaMarks() {}
 

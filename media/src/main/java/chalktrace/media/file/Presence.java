@@ -1,5 +1,6 @@
 package chalktrace.media.file;
 
+import chalktrace.core.work.Workers;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
@@ -19,7 +20,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.logging.Level;
@@ -63,11 +63,7 @@ final class Presence implements AutoCloseable {
     /** One for each file that is looked at just now: a drive that hangs keeps nobody from the others. */
     private static final Map<Path, Object> MONITORS = new ConcurrentHashMap<>();
 
-    private static final ScheduledExecutorService RENEWING = Executors.newSingleThreadScheduledExecutor(run -> {
-        Thread thread = new Thread(run, "sign of life");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private static final ScheduledExecutorService RENEWING = Workers.scheduled("sign of life", Thread.NORM_PRIORITY);
 
     private record Key(FileSystem of, Object key) {}
 

@@ -3,6 +3,8 @@ package chalktrace.media.file;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotTree;
+import chalktrace.core.tree.WrongField;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
 import chalktrace.media.footage.ContentMark;
@@ -93,7 +95,8 @@ public final class ShotFile {
         // Read before all else: a file that is changed meanwhile is another one.
         Optional<FileMark> mark = FileMark.ifAny(path);
         try (ShotArchive archive = ShotArchive.open(path)) {
-            JsonNode root = document(path, archive.read(DOCUMENT));
+            byte[] json = archive.read(DOCUMENT);
+            JsonNode root = document(path, json);
             int version = root.path("formatVersion").asInt(0);
             requireParts(path, root, archive);
             Shot shot;
@@ -103,8 +106,8 @@ public final class ShotFile {
                         root,
                         (number, file) -> drawing(archive, number, file, packed),
                         written -> MediaPaths.toMemory(written, as));
-            } catch (JsonFields.WrongField e) {
-                throw version > ShotJson.VERSION
+            } catch (WrongField e) {
+                throw version > ShotTree.NEWEST_FORMAT
                         ? tooNew(path, version)
                         : UnreadableException.of(
                                 path,
@@ -115,20 +118,25 @@ public final class ShotFile {
                 throw UnreadableException.of(path, "has a drawing that " + e.getMessage(), "Take an earlier copy.", e);
             }
             ShotFile file = fresh();
+            Set<String> unknown = UnknownParts.keep((ObjectNode) root, json);
             file.lastRead = (ObjectNode) root;
             file.marks = MediaMarks.read(root, written -> MediaPaths.toMemory(written, as));
             file.unread = outside(as, shot);
             file.mark = mark;
             file.packed.put(packed, shot.chalks());
-            return new Opened(
-                    shot,
-                    file,
-                    version > ShotJson.VERSION
-                            ? Optional.of(path.getFileName()
-                                    + " was made by a newer version of Chalk Trace. It is open for reading only, so"
-                                    + " that nothing in it is lost.")
-                            : Optional.empty());
+            return new Opened(shot, file, whyReadOnly(path.getFileName(), version, unknown));
         }
+    }
+
+    private static Optional<String> whyReadOnly(Path name, int version, Set<String> unknown) {
+        if (version <= ShotTree.NEWEST_FORMAT && unknown.isEmpty()) {
+            return Optional.empty();
+        }
+        String holds = unknown.isEmpty()
+                ? ""
+                : " and holds what this one doesn't know (\"" + String.join("\", \"", unknown) + "\")";
+        return Optional.of(name + " was made by a newer version of Chalk Trace" + holds
+                + ". It is open for reading only, so that nothing in it is lost.");
     }
 
     /**

@@ -6,9 +6,11 @@ import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Word;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
+import chalktrace.core.tree.Branch;
+import chalktrace.core.tree.Fields;
+import chalktrace.core.tree.WrongField;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,30 +22,29 @@ public final class SpeechTableJson {
 
     /** @param rate for the frames beside the seconds, counted from 0 */
     public static ObjectNode write(TimedSpeech speech, FrameRate rate) {
-        ObjectNode root = JsonNodeFactory.instance.objectNode();
-        root.put("rate", rate.asText());
-        ShotJson.each(root, "words", speech.words(), (word, to) -> {
+        Branch root = new Branch().put("rate", rate.asText());
+        root.each("words", speech.words(), (word, to) -> {
             to.put("word", word.text());
             times(to, word.startSeconds(), word.endSeconds(), rate);
             to.put("confidence", Math.round(word.sureness() * 1000) / 1000.0);
             if (!word.speaker().isEmpty()) {
                 to.put("speaker", word.speaker());
             }
-            ShotJson.each(to, "phones", word.phones(), (phone, p) -> {
+            to.each("phones", word.phones(), (phone, p) -> {
                 p.put("phone", phone.symbol());
                 times(p, phone.startSeconds(), phone.endSeconds(), rate);
             });
         });
-        ShotJson.each(root, "mouths", speech.mouths(), (mouth, to) -> to.put("mouth", mouth.name())
+        root.each("mouths", speech.mouths(), (mouth, to) -> to.put("mouth", mouth.name())
                 .put("startFrame", mouth.range().start())
                 .put("endFrame", mouth.range().end()));
-        ShotJson.each(root, "cues", speech.cues(), (cue, to) -> to.put("cue", cue.name())
+        root.each("cues", speech.cues(), (cue, to) -> to.put("cue", cue.name())
                 .put("seconds", cue.seconds())
                 .put("frame", rate.nearestFrame(cue.seconds())));
-        return root;
+        return TreeJson.json(root);
     }
 
-    private static void times(ObjectNode to, double start, double end, FrameRate rate) {
+    private static void times(Branch to, double start, double end, FrameRate rate) {
         to.put("startSeconds", micro(start))
                 .put("endSeconds", micro(end))
                 .put("startFrame", rate.nearestFrame(start))
@@ -56,9 +57,9 @@ public final class SpeechTableJson {
 
     static TimedSpeech read(String text, FrameRate rate) throws TimedSpeech.Wrong {
         try {
-            JsonFields root = JsonFields.root(new ObjectMapper().readTree(text));
+            Fields root = Fields.of(TreeJson.tree(new ObjectMapper().readTree(text)));
             List<Word> words = new ArrayList<>();
-            for (JsonFields item : root.items("words")) {
+            for (Fields item : root.items("words")) {
                 int n = words.size() + 1;
                 words.add(item.make(f -> new Word(
                         "word-" + n,
@@ -71,23 +72,25 @@ public final class SpeechTableJson {
                         f.has("phones")
                                 ? f.list(
                                         "phones",
-                                        p -> p.make(x -> new Phone(
-                                                x.text("phone"), x.number("startSeconds"), x.number("endSeconds"))))
+                                        p -> new Phone(
+                                                p.text("phone"), p.number("startSeconds"), p.number("endSeconds")))
                                 : List.of())));
             }
             List<Cue> cues = new ArrayList<>();
-            for (JsonFields item : root.has("cues") ? root.items("cues") : List.<JsonFields>of()) {
+            for (Fields item : root.has("cues") ? root.items("cues") : List.<Fields>of()) {
                 int n = cues.size() + 1;
                 cues.add(item.make(f -> new Cue("cue-" + n, f.text("cue"), f.number("seconds"))));
             }
             List<MouthSpan> mouths = root.has("mouths")
                     ? root.list(
                             "mouths",
-                            item -> item.make(f -> MouthSpan.named(
-                                    new FrameRange(f.whole("startFrame"), f.whole("endFrame")), f.text("mouth"), true)))
+                            item -> MouthSpan.named(
+                                    new FrameRange(item.whole("startFrame"), item.whole("endFrame")),
+                                    item.text("mouth"),
+                                    true))
                     : List.of();
             return new TimedSpeech(words, mouths, cues);
-        } catch (JsonFields.WrongField e) {
+        } catch (WrongField e) {
             throw new TimedSpeech.Wrong("is not as it should be: " + e.getMessage());
         } catch (JsonProcessingException e) {
             throw new TimedSpeech.Wrong("is no JSON text: line "

@@ -3,12 +3,12 @@ package chalktrace.media.footage;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSource;
 import chalktrace.core.picture.PictureUnavailableException;
+import chalktrace.core.work.Workers;
 import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
@@ -61,11 +61,7 @@ public final class FootageReader implements AutoCloseable {
         this.cache = cache;
         this.listener = listener;
         cache.share(1);
-        this.thread = Executors.newSingleThreadExecutor(task -> {
-            Thread made = new Thread(task, "footage");
-            made.setDaemon(true);
-            return made;
-        });
+        this.thread = Workers.one("footage");
     }
 
     public PictureSource source() {
@@ -191,16 +187,21 @@ public final class FootageReader implements AutoCloseable {
         return Math.max(1, side > 0 ? Math.min(SHORT_AHEAD, room / 8) : Math.min(FAR_BEHIND, room - 2 * SHORT_AHEAD));
     }
 
-    /** Waits for the picture that is being read; the source itself stays open. */
+    /**
+     * Reads nothing more; the source itself stays open.
+     *
+     * @return done when the picture that is being read has been read: only then may the source be closed
+     */
+    public CompletableFuture<Void> end() {
+        return Workers.stop(thread).thenRun(() -> {
+            cache.forget(source);
+            cache.share(-1);
+        });
+    }
+
+    /** As {@link #end}, and waits for it; not on the window's thread. */
     @Override
     public void close() {
-        thread.shutdownNow();
-        try {
-            thread.awaitTermination(5, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
-        cache.forget(source);
-        cache.share(-1);
+        end().join();
     }
 }

@@ -17,6 +17,7 @@ import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
+import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Mark;
@@ -58,6 +59,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /** A shot that uses everything that a file can hold. */
 public final class FullShot {
@@ -109,8 +111,12 @@ public final class FullShot {
                                                 Gradient.Spread.REFLECT,
                                                 0.25,
                                                 -0.5,
-                                                List.of(20.5, 1.0, -2.0, 30.0, 7.0, 9.0))))))
-                        .withStyle(new LevelStyle(
+                                                List.of(20.5, 1.0, -2.0, 30.0, 7.0, 9.0)))))));
+        shot = shot.withLevels(Stream.concat(shot.levels().stream(), Stream.of(Level.empty("level-9", "line")))
+                        .toList())
+                .withLevel(
+                        Shots.LEVEL,
+                        level -> level.withStyle(new LevelStyle(
                                 LevelStyle.Role.SHADOW,
                                 Optional.of("level-9"),
                                 Optional.of(new Rgb(1, 2, 254)),
@@ -146,30 +152,37 @@ public final class FullShot {
                                 "guide-2",
                                 Guide.Kind.TWO_POINTS,
                                 List.of(new Guide.Spot(-900.25, 40), new Guide.Spot(1e5, 41)))))
-                .withFootage(List.of(new Footage(
-                        "footage-1",
-                        "\u8336 clip",
-                        folder.resolve("media/clip.mp4").toString(),
-                        new Conform(2, 1, 90, 2, Conform.Pace.KEEP_TIME)
-                                .withSpeed(0.5)
-                                .retimed(new FrameMap(List.of(new FrameMap.Knot(0, 0), new FrameMap.Knot(9, 6)))),
-                        Optional.of(FrameRange.of(3, 12)),
-                        List.of(
-                                new StillView(0, 4, Region.WHOLE),
-                                new StillView(7, 5, new Region(0.25, 0, 0.5, 0.125))),
-                        Placement.AS_IS.withOpacity(0.4),
-                        Footage.Look.AS_IS
-                                .withExposure(1.5)
-                                .withLighten(0.3)
-                                .withTint(0.1)
-                                .withSaturation(0.5)
-                                .withOneField(true),
-                        true,
-                        true,
-                        true,
-                        Footage.Where.BESIDE_BOARD,
-                        "from the harbour, for study only",
-                        Optional.of(staging()))))
+                .withFootage(List.of(
+                        new Footage(
+                                "footage-1",
+                                "\u8336 clip",
+                                folder.resolve("media/clip.mp4").toString(),
+                                new Conform(2, 1, 90, 2, Conform.Pace.KEEP_TIME)
+                                        .withSpeed(0.5)
+                                        .retimed(new FrameMap(
+                                                List.of(new FrameMap.Knot(0, 0), new FrameMap.Knot(9, 6)))),
+                                Optional.of(FrameRange.of(3, 12)),
+                                List.of(
+                                        new StillView(0, 4, Region.WHOLE),
+                                        new StillView(7, 5, new Region(0.25, 0, 0.5, 0.125))),
+                                Placement.AS_IS.withOpacity(0.4),
+                                Footage.Look.AS_IS
+                                        .withExposure(1.5)
+                                        .withLighten(0.3)
+                                        .withTint(0.1)
+                                        .withSaturation(0.5)
+                                        .withOneField(true),
+                                true,
+                                true,
+                                true,
+                                Footage.Where.BESIDE_BOARD,
+                                "from the harbour, for study only",
+                                Optional.of(staging())),
+                        Footage.of(
+                                "footage-9",
+                                "runner",
+                                folder.resolve("run.glb").toString(),
+                                new Conform(0, 0, 9, 1, Conform.Pace.HELD))))
                 .withSounds(List.of(new SoundClip(
                         "sound-1",
                         "line",
@@ -195,22 +208,24 @@ public final class FullShot {
                         new Mark(0, Mark.Kind.KEY),
                         new Mark(6, Mark.Kind.BREAKDOWN),
                         new Mark(7, Mark.Kind.NOTE, Optional.of(Shots.LEVEL), "softer here")))
-                .withTracks(List.of(new Track(
-                        "track-1",
-                        "left hand",
-                        new Rgb(9, 8, 7),
-                        false,
-                        "footage-1",
-                        12.5,
-                        TrackPath.of(
-                                List.of(
-                                        TrackPath.Place.byHand(3, 100.25, -7),
-                                        new TrackPath.Place(
-                                                4, 0.1 + 0.2, 5, 1.25, -33.5, 0.75, TrackPath.Origin.FOLLOWED),
-                                        new TrackPath.Place(7, 12, 13, 1, 0, 0, TrackPath.Origin.GUESSED)),
-                                List.of(new TrackPath.Lost(8, PointTracker.LEFT))),
-                        "track-2",
-                        List.of(new Attached("level-1", 2, 5, true)))))
+                .withTracks(List.of(
+                        new Track(
+                                "track-1",
+                                "left hand",
+                                new Rgb(9, 8, 7),
+                                false,
+                                "footage-1",
+                                12.5,
+                                TrackPath.of(
+                                        List.of(
+                                                TrackPath.Place.byHand(3, 100.25, -7),
+                                                new TrackPath.Place(
+                                                        4, 0.1 + 0.2, 5, 1.25, -33.5, 0.75, TrackPath.Origin.FOLLOWED),
+                                                new TrackPath.Place(7, 12, 13, 1, 0, 0, TrackPath.Origin.GUESSED)),
+                                        List.of(new TrackPath.Lost(8, PointTracker.LEFT))),
+                                "track-2",
+                                List.of(new Attached("level-1", 2, 5, true))),
+                        new Track("track-2", "elbow", new Rgb(9, 80, 7), true, "footage-1", 0, TrackPath.NONE)))
                 .withRides(List.of(new Ride(
                         "guide-1",
                         "track-1",

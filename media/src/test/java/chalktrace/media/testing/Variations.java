@@ -2,6 +2,11 @@ package chalktrace.media.testing;
 
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.DrawingItem;
+import chalktrace.core.shot.SetupPart;
+import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotPart;
+import chalktrace.core.shot.ShotParts;
+import chalktrace.core.shot.SpeechPart;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -38,6 +43,11 @@ public final class Variations {
         if (value instanceof NavigableMap<?, ?> map) {
             return ofMap(place, map);
         }
+        if (value instanceof Shot shot) {
+            return ShotParts.ALL.stream()
+                    .flatMap(part -> ofPart(shot, part).stream())
+                    .toList();
+        }
         if (value instanceof Drawing drawing) {
             return of(place, drawing.items()).stream()
                     .map(v -> new Variation(v.place(), Drawing.of(drawing.number(), items(v.value()))))
@@ -52,6 +62,26 @@ public final class Variations {
             return out;
         }
         return leaves(value).map(leaf -> new Variation(place, leaf)).toList();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <T> List<Variation> ofPart(Shot shot, ShotPart<T> part) {
+        List<Variation> out = new ArrayList<>();
+        for (Variation variation : of(place(part), shot.get(part))) {
+            try {
+                Shot changed = shot.with(part, (T) variation.value());
+                if (!changed.equals(shot)) {
+                    out.add(new Variation(variation.place(), changed));
+                }
+            } catch (IllegalArgumentException e) {
+                continue;
+            }
+        }
+        return out;
+    }
+
+    private static String place(ShotPart<?> part) {
+        return "Shot." + part.id();
     }
 
     private static List<DrawingItem> items(Object list) {
@@ -140,6 +170,11 @@ public final class Variations {
         }
         if (value instanceof List<?> list) {
             return list.stream().flatMap(Variations::places);
+        }
+        if (value instanceof Shot shot) {
+            return ShotParts.ALL.stream()
+                    .flatMap(part -> Stream.concat(Stream.of(place(part)), places(shot.get(part))))
+                    .filter(place -> !place.equals(place(SetupPart.SETUP)) && !place.equals(place(SpeechPart.SPEECH)));
         }
         if (value instanceof Drawing drawing) {
             return places(drawing.items());

@@ -1,5 +1,6 @@
 package chalktrace.app.board.pen;
 
+import chalktrace.core.work.Workers;
 import java.awt.geom.Line2D;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -63,9 +64,7 @@ final class PointerTrail {
     /** The pointer moves: it is read until it has rested for a second. */
     synchronized void wake() {
         if (reading == null) {
-            reading = new Thread(this::readWhileItMoves, "read the pointer");
-            reading.setDaemon(true);
-            reading.start();
+            reading = Workers.loop("read the pointer", this::readWhileItMoves);
         }
     }
 

@@ -5,21 +5,15 @@ import static org.assertj.core.api.Assertions.offset;
 
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.drawing.DrawingEdits;
-import chalktrace.core.guide.Guide;
-import chalktrace.core.motion.Track;
-import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
-import chalktrace.core.shot.FrameBound;
 import chalktrace.core.shot.Level;
-import chalktrace.core.shot.LevelGroup;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.MouthSpan;
 import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.StillView;
 import chalktrace.core.shot.Word;
@@ -27,13 +21,9 @@ import chalktrace.core.testing.Shots;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRange;
 import chalktrace.core.time.FrameRate;
-import java.lang.reflect.ParameterizedType;
-import java.lang.reflect.RecordComponent;
-import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -44,10 +34,6 @@ import org.junit.jupiter.api.Test;
 class FrameBoundTest {
 
     private static final List<String> LEVEL = List.of(Shots.LEVEL);
-
-    /** Parts of a shot that lie on no frame. */
-    private static final Set<Type> EVERYWHERE =
-            Set.of(String.class, ShotSetup.class, Chalk.class, LevelGroup.class, Guide.class, Track.class);
 
     /** Each drawing shows once, for some frames; a cue and a mark belong to each showing. */
     private static Shot shot(List<Integer> holds) {
@@ -74,17 +60,6 @@ class FrameBoundTest {
                 .withSounds(List.of(SoundClip.of("sound", "sound", "/a.wav", 10 / 24.0)))
                 .withWords(List.of(new Word("word", "now", 12 / 24.0, 15 / 24.0)))
                 .withMouths(List.of(new MouthSpan(new FrameRange(12, 15), "E", true)));
-    }
-
-    @Test
-    void everyPartOfAShotIsFrameBoundOrLiesOnNoFrame() {
-        for (RecordComponent part : Shot.class.getRecordComponents()) {
-            Type type = part.getGenericType() instanceof ParameterizedType
-                    ? ((ParameterizedType) part.getGenericType()).getActualTypeArguments()[0]
-                    : part.getType();
-            boolean bound = FrameBound.class.isAssignableFrom((Class<?>) type);
-            assertThat(bound || EVERYWHERE.contains(type)).as(part.getName()).isTrue();
-        }
     }
 
     @Property

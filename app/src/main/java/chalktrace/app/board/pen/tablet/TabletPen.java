@@ -4,6 +4,7 @@ import chalktrace.app.board.pen.PenEvent;
 import chalktrace.app.board.pen.PenSource;
 import chalktrace.app.words.Words;
 import chalktrace.core.stroke.PenSample;
+import chalktrace.core.work.Workers;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.DataInputStream;
@@ -12,8 +13,8 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
@@ -46,7 +47,7 @@ public final class TabletPen implements PenSource {
     private final Supplier<Rectangle2D> screen;
     private final Function<Point2D, Optional<Point2D>> toShot;
     private final BooleanSupplier keepsShape;
-    private final Map<String, Thread> readers = new ConcurrentHashMap<>();
+    private final Set<String> readers = ConcurrentHashMap.newKeySet();
     private final Map<String, Tablets.Opened> open = new ConcurrentHashMap<>();
     private final ReadOnlyStringWrapper status = new ReadOnlyStringWrapper("");
     private final ReadOnlyBooleanWrapper near = new ReadOnlyBooleanWrapper();
@@ -100,18 +101,14 @@ public final class TabletPen implements PenSource {
             status.set(Words.TRACE.of("on-this-system-pressure-comes"));
             return;
         }
-        looking = Executors.newSingleThreadScheduledExecutor(task -> {
-            Thread made = new Thread(task, "look for tablets");
-            made.setDaemon(true);
-            return made;
-        });
+        looking = Workers.scheduled("look for tablets", Thread.NORM_PRIORITY);
         looking.scheduleWithFixedDelay(this::look, 0, LOOK_SECONDS, TimeUnit.SECONDS);
     }
 
     @Override
     public void stop() {
         if (looking != null) {
-            looking.shutdownNow();
+            Workers.stop(looking);
         }
         open.values().forEach(TabletPen::close);
     }
@@ -120,7 +117,7 @@ public final class TabletPen implements PenSource {
         try {
             String said = Words.TRACE.of("no-pen-tablet-is-plugged");
             for (Tablets.Device device : tablets.present()) {
-                said = readers.containsKey(device.id()) ? reads(device) : tryOpen(device);
+                said = readers.contains(device.id()) ? reads(device) : tryOpen(device);
             }
             String words = said;
             Platform.runLater(() -> status.set(words));
@@ -133,10 +130,8 @@ public final class TabletPen implements PenSource {
         try {
             Tablets.Opened opened = device.open();
             open.put(device.id(), opened);
-            Thread reader = new Thread(() -> read(device, opened), "read " + device.name());
-            reader.setDaemon(true);
-            readers.put(device.id(), reader);
-            reader.start();
+            readers.add(device.id());
+            Workers.loop("read a tablet", () -> read(device, opened));
             return reads(device);
         } catch (IOException e) {
             return Words.TRACE.of("cant-be-used", device.name(), e.getMessage());

@@ -4,30 +4,33 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelsPart;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotPart;
+import chalktrace.core.shot.ShotParts;
+import chalktrace.core.shot.ShotTree;
+import chalktrace.core.tree.WrongField;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.BiFunction;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /**
  * A shot as parts that are written by themselves: each list of the document, what each level shows, and each drawing. Parts that are the same
  * objects as before cost nothing.
  */
-final class ShotParts {
+final class JournalParts {
 
     private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -37,60 +40,7 @@ final class ShotParts {
     /** A change that adds more than these and half of the drawing is written as the whole drawing. */
     private static final int FEW = 8;
 
-    /** Fields of the document, by the part of the shot that they come from. */
-    private enum Field {
-        NAME(Shot::name, (blank, shot) -> blank.withName(shot.name()), "name"),
-        SETUP(Shot::setup, (blank, shot) -> blank.withSetup(shot.setup()), "setup"),
-        CHALKS(Shot::chalks, (blank, shot) -> blank.withChalks(shot.chalks()), "chalks"),
-        LEVELS(ShotParts::heads, (blank, shot) -> blank.withLevels(bare(shot)), "levels"),
-        GROUPS(Shot::groups, (blank, shot) -> blank.withGroups(shot.groups()), "groups"),
-        CYCLES(Shot::cycles, (blank, shot) -> blank.withLevels(bare(shot)).withCycles(shot.cycles()), "cycles"),
-        FOOTAGE(Shot::footage, (blank, shot) -> blank.withFootage(shot.footage()), "footage"),
-        SOUNDS(Shot::sounds, (blank, shot) -> blank.withSounds(shot.sounds()), "sounds"),
-        CUES(Shot::cues, (blank, shot) -> blank.withCues(shot.cues()), "cues"),
-        MARKS(Shot::marks, (blank, shot) -> blank.withMarks(shot.marks()), "marks"),
-        GUIDES(Shot::guides, (blank, shot) -> blank.withGuides(shot.guides()), "guides"),
-        TRACKS(Shot::tracks, (blank, shot) -> blank.withFootage(shot.footage()).withTracks(shot.tracks()), "tracks"),
-        RIDES(
-                Shot::rides,
-                (blank, shot) -> blank.withFootage(shot.footage())
-                        .withGuides(shot.guides())
-                        .withTracks(shot.tracks())
-                        .withRides(shot.rides()),
-                "rides"),
-        /** Its fields are all that are no other part's. */
-        SPEECH(Shot::speech, (blank, shot) -> blank.withSpeech(shot.speech()));
-
-        private final Function<Shot, Object> source;
-        private final BiFunction<Shot, Shot, Shot> alone;
-        private final List<String> names;
-
-        Field(Function<Shot, Object> source, BiFunction<Shot, Shot, Shot> alone, String... names) {
-            this.source = source;
-            this.alone = alone;
-            this.names = List.of(names);
-        }
-
-        private boolean isSame(Shot before, Shot after) {
-            Object was = source.apply(before);
-            Object is = source.apply(after);
-            return was == is || this == LEVELS && was.equals(is);
-        }
-
-        private ObjectNode of(Shot shot, UnaryOperator<String> path) {
-            Shot blank = Shot.empty("", shot.setup()).withLevels(List.of());
-            ObjectNode root = ShotJson.write(alone.apply(blank, shot), ShotFile::entryOf, path);
-            if (this != SPEECH) {
-                return root.retain(names);
-            }
-            for (Field other : values()) {
-                root.remove(other.names);
-            }
-            return root.without(List.of("format", "formatVersion"));
-        }
-    }
-
-    private ShotParts() {}
+    private JournalParts() {}
 
     /** What has become of a part, as a record of a journal says it. */
     record Change(JournalRecords.Kind kind, byte[] bytes) {
@@ -118,9 +68,9 @@ final class ShotParts {
     static Map<String, Change> changed(Optional<Shot> before, Shot after, UnaryOperator<String> path, Steps steps)
             throws IOException {
         Map<String, Change> out = new LinkedHashMap<>();
-        for (Field field : Field.values()) {
-            if (before.isEmpty() || !field.isSame(before.get(), after)) {
-                out.put(field.name(), Change.whole(JSON.writeValueAsBytes(field.of(after, path))));
+        for (ShotPart<?> part : ShotParts.ALL) {
+            if (before.isEmpty() || !isSame(part, before.get(), after)) {
+                out.put(key(part), Change.whole(JSON.writeValueAsBytes(json(part, after, path))));
             }
         }
         for (Level level : after.levels()) {
@@ -185,15 +135,15 @@ final class ShotParts {
             Map<String, JournalRecords.Held.Part> parts,
             UnaryOperator<String> path,
             List<String> missing)
-            throws IOException, JsonFields.WrongField, DrawingSvg.BrokenDrawing {
+            throws IOException, WrongField, DrawingSvg.BrokenDrawing {
         ObjectNode whole = root.deepCopy();
-        whole.put("format", ShotJson.FORMAT).put("formatVersion", ShotJson.VERSION);
+        whole.put("format", ShotJson.FORMAT).put("formatVersion", ShotTree.NEWEST_FORMAT);
         Map<String, JsonNode> levelsBefore = new LinkedHashMap<>();
         whole.path("levels").forEach(level -> levelsBefore.put(level.path("id").asText(), level));
-        for (Field field : Field.values()) {
-            JournalRecords.Held.Part part = parts.get(field.name());
-            if (part != null) {
-                whole.setAll((ObjectNode) JSON.readTree(part.bytes()));
+        for (ShotPart<?> part : ShotParts.ALL) {
+            JournalRecords.Held.Part kept = parts.get(key(part));
+            if (kept != null) {
+                whole.setAll((ObjectNode) JSON.readTree(kept.bytes()));
             }
         }
         for (JsonNode level : whole.path("levels")) {
@@ -297,24 +247,23 @@ final class ShotParts {
         return DRAWING + level + "/" + number;
     }
 
-    /** All of levels but what they show and their drawings. */
-    private static List<Level> bare(Shot shot) {
-        List<Level> out = new ArrayList<>();
-        for (Level level : shot.levels()) {
-            out.add(new Level(
-                    level.id(),
-                    level.name(),
-                    level.visible(),
-                    level.locked(),
-                    level.opacity(),
-                    level.style(),
-                    List.of(),
-                    Exposures.NONE));
-        }
-        return out;
+    private static String key(ShotPart<?> part) {
+        return part.id().toUpperCase(Locale.ROOT);
     }
 
-    private static Object heads(Shot shot) {
-        return bare(shot);
+    /** Of levels only the heads are a part: what they show and their drawings are written by themselves. */
+    private static boolean isSame(ShotPart<?> part, Shot before, Shot after) {
+        return part == LevelsPart.LEVELS
+                ? bare(before.levels()).equals(bare(after.levels()))
+                : before.get(part) == after.get(part);
+    }
+
+    private static ObjectNode json(ShotPart<?> part, Shot shot, UnaryOperator<String> path) {
+        Shot heads = part == LevelsPart.LEVELS ? shot.withLevels(bare(shot.levels())) : shot;
+        return ShotJson.write(heads, part, ShotFile::entryOf, path);
+    }
+
+    private static List<Level> bare(List<Level> levels) {
+        return levels.stream().map(Level::bare).toList();
     }
 }
