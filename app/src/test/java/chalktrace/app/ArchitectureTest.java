@@ -66,7 +66,7 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule threadsHaveOneOwner = noClasses()
             .that()
-            .resideOutsideOfPackage("chalktrace.core.work")
+            .resideOutsideOfPackages("chalktrace.core.work", "chalktrace.media.testing..")
             .should()
             .callConstructorWhere(target(owner(assignableTo(Thread.class))))
             .orShould()

@@ -1,18 +1,25 @@
 package chalktrace.app.cards;
 
+import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.session.Session;
+import chalktrace.app.theme.Icons;
 import chalktrace.app.words.FindingWords;
 import chalktrace.app.words.Words;
 import chalktrace.core.check.Finding;
+import chalktrace.core.check.FindingEdits;
+import chalktrace.core.shot.SetAsidePart;
 import java.util.List;
 import javafx.beans.binding.Bindings;
+import javafx.event.Event;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** The possible mistakes in the exposure of the shot, with their count: a click goes to the place and makes its level the current one. */
@@ -26,6 +33,7 @@ public final class FindingList extends VBox {
     private final Label title = Rows.section("");
     private final VBox list = new VBox(2);
     private final Label more = Rows.hint("");
+    private final Button aside = Buttons.words("", Words.FINISH.of("list-what-was-set-aside"), this::listAll);
 
     private FindingList(Session session, int most, boolean saysNone) {
         super(4);
@@ -41,7 +49,8 @@ public final class FindingList extends VBox {
         // What is to be done with the shot stays in sight below many of them.
         scrolled.setMaxHeight(MOST_HEIGHT);
         scrolled.minHeightProperty().bind(Bindings.min(list.heightProperty(), MOST_HEIGHT));
-        getChildren().addAll(title, scrolled, more);
+        aside.setId("findings-aside");
+        getChildren().addAll(title, scrolled, more, aside);
         Refresh.on(this, this::show, session.timing().findingsProperty());
     }
 
@@ -63,6 +72,9 @@ public final class FindingList extends VBox {
                         : Words.FINISH.of("possible-mistakes", all.size()));
         list.getChildren().setAll(all.stream().limit(most).map(this::row).toList());
         more.setText(all.size() > most ? Words.FINISH.count("more-mistakes", all.size() - most) : "");
+        int meant = session.shot().get(SetAsidePart.SET_ASIDE).size();
+        aside.setText(Words.FINISH.count("mistakes-set-aside", meant));
+        Rows.show(aside, saysNone && meant > 0);
         Rows.show(this, saysNone || !all.isEmpty());
     }
 
@@ -70,11 +82,22 @@ public final class FindingList extends VBox {
         String said = FindingWords.onScreen(session.shot(), finding);
         Label words = new Label(said);
         words.setWrapText(true);
-        Node row = Rows.row(() -> go(finding), words);
+        HBox row = Rows.row(() -> go(finding), words, Rows.space());
+        if (saysNone) {
+            Button meant = Buttons.icon(Icons.CLOSE, Words.FINISH.of("this-is-meant"), () -> session.document()
+                    .apply(FindingEdits.setAside(finding)));
+            // The gate stays where it is.
+            meant.setOnMouseClicked(Event::consume);
+            row.getChildren().add(meant);
+        }
         row.setAccessibleRole(AccessibleRole.BUTTON);
         row.setAccessibleText(said);
         Tooltip.install(row, new Tooltip(Words.FINISH.of("go-to-this-place")));
         return row;
+    }
+
+    private void listAll() {
+        session.document().apply(FindingEdits.listAll());
     }
 
     private void go(Finding finding) {

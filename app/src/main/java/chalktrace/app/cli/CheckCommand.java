@@ -3,6 +3,7 @@ package chalktrace.app.cli;
 import chalktrace.app.words.FindingWords;
 import chalktrace.core.check.Checks;
 import chalktrace.core.check.Finding;
+import chalktrace.core.shot.SetAsidePart;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.file.ShotFile;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -33,6 +34,7 @@ final class CheckCommand implements Callable<Integer> {
         Shot shot = ShotFile.open(file).shot();
         List<Finding> found = Checks.of(shot);
         ObjectNode document = Answer.object();
+        document.put("setAside", shot.get(SetAsidePart.SET_ASIDE).size());
         ArrayNode all = document.putArray("findings");
         for (Finding finding : found) {
             all.addObject()

@@ -2,6 +2,7 @@ package chalktrace.app.kernel;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import chalktrace.app.testing.Endings;
 import chalktrace.core.testing.Patience;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
@@ -20,6 +21,7 @@ class JobsTest {
     @AfterEach
     void close() {
         jobs.close();
+        Endings.await();
     }
 
     @Test

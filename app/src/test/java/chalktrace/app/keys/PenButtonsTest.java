@@ -3,6 +3,7 @@ package chalktrace.app.keys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import chalktrace.app.state.Preferences;
+import chalktrace.app.testing.Endings;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,6 +46,7 @@ class PenButtonsTest {
             buttons.take(true, false);
             assertThat(hidden.get()).isFalse();
         }
+        Endings.await();
         try (Preferences again = new Preferences(folder)) {
             assertThat(PenButtons.action(again, 1)).contains(Action.HIDE_FOOTAGE);
         }

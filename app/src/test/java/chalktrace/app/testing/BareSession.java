@@ -61,5 +61,6 @@ public final class BareSession implements AutoCloseable {
     @Override
     public void close() {
         run(session::close);
+        Endings.await();
     }
 }

@@ -10,11 +10,9 @@ import chalktrace.app.window.Workbench;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.stroke.PenSample;
 import chalktrace.core.testing.Patience;
-import chalktrace.core.work.Workers;
 import chalktrace.media.sound.SilentOut;
 import chalktrace.media.sound.SoundOut;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
@@ -49,7 +47,7 @@ public final class OpenWindow {
         if (before != null) {
             before.workbench.board().view().close();
             before.session.close();
-            awaitEnding();
+            Endings.await();
         }
         before = this;
         // What the codecs say of bad files is expected here.
@@ -58,14 +56,6 @@ public final class OpenWindow {
         session = new Session(() -> device, stateFolder);
         workbench = new Workbench(stage, session, files);
         workbench.show();
-    }
-
-    private static void awaitEnding() {
-        try {
-            Workers.awaitEnding(Duration.ofSeconds(10));
-        } catch (InterruptedException e) {
-            throw new AssertionError(e);
-        }
     }
 
     public TraceWork trace() {

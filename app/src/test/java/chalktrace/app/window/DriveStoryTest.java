@@ -3,6 +3,7 @@ package chalktrace.app.window;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import chalktrace.app.testing.Endings;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Patience;
@@ -63,6 +64,7 @@ class DriveStoryTest {
                 window.session.close();
                 return null;
             });
+            Endings.await();
             run("umount", "-l", drive.toString());
         }
     }

@@ -9,6 +9,7 @@ import chalktrace.core.shot.Drawing;
 import java.nio.file.Files;
 import java.util.List;
 import javafx.scene.Parent;
+import javafx.scene.control.Button;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -56,5 +57,22 @@ class FindingListTest {
             return null;
         });
         assertThat(window.onFx(() -> window.session.selection().level())).isEqualTo(level);
+
+        window.onFx(() -> {
+            window.session.selection().levelProperty().set("");
+            ((Button) list.getChildrenUnmodifiable().get(0).lookup(".button")).fire();
+            return null;
+        });
+        window.await(() -> window.session.timing().findingsProperty().get().size() == found - 1);
+        assertThat(window.onFx(() -> list.getChildrenUnmodifiable().size())).isEqualTo(found - 1);
+        Button aside = window.onFx(() -> (Button) list.getScene().getRoot().lookup("#findings-aside"));
+        assertThat(window.onFx(aside::isManaged)).isTrue();
+        window.onFx(() -> {
+            aside.fire();
+            return null;
+        });
+        window.await(() -> window.session.timing().findingsProperty().get().size() == found);
+        window.awaitSettled();
+        assertThat(window.onFx(aside::isManaged)).isFalse();
     }
 }

@@ -1,7 +1,10 @@
 package chalktrace.core.check;
 
+import chalktrace.core.shot.SetAside;
+import chalktrace.core.shot.SetAsidePart;
 import chalktrace.core.shot.Shot;
 import java.util.List;
+import java.util.Set;
 
 /** All that is looked for in a shot. */
 public final class Checks {
@@ -18,9 +21,13 @@ public final class Checks {
 
     private Checks() {}
 
-    /** What is found, check by check. */
+    /** What is found and not set aside, check by check. */
     public static List<Finding> of(Shot shot) {
-        return ALL.stream().flatMap(check -> check.of(shot).stream()).toList();
+        Set<SetAside> meant = Set.copyOf(shot.get(SetAsidePart.SET_ASIDE));
+        return ALL.stream()
+                .flatMap(check -> check.of(shot).stream())
+                .filter(finding -> !meant.contains(finding.setAside()))
+                .toList();
     }
 
     /** The ids of all checks. */

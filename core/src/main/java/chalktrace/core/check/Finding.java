@@ -1,5 +1,7 @@
 package chalktrace.core.check;
 
+import chalktrace.core.shot.SetAside;
+
 /**
  * What a check has found.
  *
@@ -10,6 +12,11 @@ package chalktrace.core.check;
  * @param shows whether it can be seen on that frame
  */
 public record Finding(String check, String level, int frame, int drawing, boolean shows) {
+
+    /** What is kept of it when it is meant so. */
+    public SetAside setAside() {
+        return new SetAside(check, level, frame, drawing);
+    }
 
     Finding(String check, String level, int frame, int drawing) {
         this(check, level, frame, drawing, true);

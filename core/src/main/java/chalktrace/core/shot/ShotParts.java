@@ -19,7 +19,8 @@ public final class ShotParts {
             MarksPart.MARKS,
             GuidesPart.GUIDES,
             TracksPart.TRACKS,
-            RidesPart.RIDES);
+            RidesPart.RIDES,
+            SetAsidePart.SET_ASIDE);
 
     private ShotParts() {}
 }

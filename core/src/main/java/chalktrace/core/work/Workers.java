@@ -171,9 +171,13 @@ public final class Workers {
      * @return whether all have ended within the time
      */
     public static boolean awaitEnding(Duration longest) throws InterruptedException {
+        long end = System.nanoTime() + longest.toNanos();
         try {
-            CompletableFuture.allOf(List.copyOf(ENDING).toArray(CompletableFuture[]::new))
-                    .get(longest.toMillis(), TimeUnit.MILLISECONDS);
+            // What has ended may have told others to end.
+            while (!ENDING.isEmpty()) {
+                CompletableFuture.allOf(List.copyOf(ENDING).toArray(CompletableFuture[]::new))
+                        .get(end - System.nanoTime(), TimeUnit.NANOSECONDS);
+            }
             return true;
         } catch (TimeoutException e) {
             return false;

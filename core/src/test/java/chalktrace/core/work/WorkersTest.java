@@ -79,6 +79,21 @@ class WorkersTest {
     }
 
     @Test
+    void whatTellsOthersToEndIsWaitedForWithThem() throws Exception {
+        ExecutorService first = Workers.one("first to end");
+        ExecutorService second = Workers.one("second to end");
+        first.execute(this::hold);
+        begun.await();
+        Workers.finish(first).thenRun(() -> {
+            second.execute(() -> done.add("second"));
+            Workers.finish(second);
+        });
+        may.countDown();
+        assertThat(Workers.awaitEnding(LONG)).isTrue();
+        assertThat(done).containsExactly("held", "second");
+    }
+
+    @Test
     void loopsAreCountedAsLongAsTheyLive() throws Exception {
         Thread loop = Workers.loop("a loop", this::hold);
         begun.await();

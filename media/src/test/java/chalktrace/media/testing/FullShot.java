@@ -29,6 +29,8 @@ import chalktrace.core.shot.Phone;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Region;
 import chalktrace.core.shot.Ride;
+import chalktrace.core.shot.SetAside;
+import chalktrace.core.shot.SetAsidePart;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.shot.Speech;
@@ -146,6 +148,7 @@ public final class FullShot {
                                 1,
                                 Chalk.Role.LINE)))
                 .withGroups(List.of(new LevelGroup("group-1", "figure", List.of(Shots.LEVEL), true, false, 0.75, true)))
+                .with(SetAsidePart.SET_ASIDE, List.of(new SetAside("one-frame-gap", Shots.LEVEL, 4, 2)))
                 .withGuides(List.of(
                         new Guide("guide-1", Guide.Kind.FLOOR, List.of(new Guide.Spot(4.5, -3))),
                         new Guide(
