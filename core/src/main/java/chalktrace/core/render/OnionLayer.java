@@ -22,7 +22,7 @@ record OnionLayer(List<Neighbour> neighbours, OnionGround ground) implements Sce
         /** @param later whether it comes after the present drawing @param strength 0 (not seen) to 1 */
         static Neighbour of(DrawingLayer lines, Rgb color, boolean later, double strength) {
             double seen = Math.max(0, Math.min(1, strength * lines.placement().opacity()));
-            return new Neighbour(lines, new OnionTones(color, 1 + CONTRAST * seen, later));
+            return new Neighbour(lines, OnionTones.of(color, 1 + CONTRAST * seen, later));
         }
     }
 

@@ -2,6 +2,8 @@ package chalktrace.core.render;
 
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.picture.Srgb;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.stream.IntStream;
 
 /**
@@ -31,6 +33,7 @@ final class OnionTones {
 
     private static final double GLARE = 0.05;
     private static final int LEVELS = 256;
+    private static final int KEPT_TONES = 32;
 
     private final Rgb color;
     private final double contrast;
@@ -46,8 +49,34 @@ final class OnionTones {
     private final boolean[] lostDarkOnSpot = new boolean[LEVELS];
     private final boolean[] lostLightOnSpot = new boolean[LEVELS];
 
-    /** @param contrast that is wanted, 1 or more @param later whether for a drawing after the present one */
-    OnionTones(Rgb color, double contrast, boolean later) {
+    /** What tones are made of. */
+    private record Asked(Rgb color, double contrast, boolean later) {}
+
+    /** Those of the last few settings: each scene asks for the same ones, and making them costs hundreds of powers. */
+    private static final Map<Asked, OnionTones> MADE = new LinkedHashMap<>(2 * KEPT_TONES, 0.75f, true) {
+
+        private static final long serialVersionUID = 1;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, OnionTones> eldest) {
+            return size() > KEPT_TONES;
+        }
+    };
+
+    /**
+     * On any thread.
+     *
+     * @param contrast that is wanted, 1 or more
+     * @param later whether for a drawing after the present one
+     */
+    static OnionTones of(Rgb color, double contrast, boolean later) {
+        synchronized (MADE) {
+            return MADE.computeIfAbsent(
+                    new Asked(color, contrast, later), asked -> new OnionTones(color, contrast, later));
+        }
+    }
+
+    private OnionTones(Rgb color, double contrast, boolean later) {
         this.color = color;
         this.contrast = contrast;
         this.later = later;
