@@ -5,14 +5,18 @@ import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.words.Words;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.mouth.MouthLevels;
 import chalktrace.core.edit.speech.SpeechEdits;
 import chalktrace.core.edit.timing.CueEdits;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.sound.ShotMix;
-import chalktrace.core.time.FrameRate;
+import chalktrace.media.UnreadableException;
 import chalktrace.media.file.TimedSpeech;
 import chalktrace.media.sound.SoundFiles;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -40,23 +44,31 @@ final class TableRows extends VBox {
     }
 
     private void takeIn() {
-        FrameRate rate = session.shot().setup().rate();
+        Shot shot = session.shot();
         files.openTable().ifPresent(file -> session.jobs()
                 .run(
                         Words.VOICE.of("import-words"),
-                        job -> TimedSpeech.read(file, rate),
-                        read -> {
-                            session.document().apply(SpeechEdits.takeIn(read.words(), read.mouths()));
-                            if (!read.cues().isEmpty()) {
-                                session.document().apply(CueEdits.add(read.cues()));
-                            }
+                        job -> Imported.read(file, shot),
+                        imported -> {
+                            imported.edits.forEach(session.document()::apply);
                             session.notices()
-                                    .say(Words.VOICE.of(
-                                            "imported-words-and-cues",
-                                            read.words().size(),
-                                            read.cues().size()));
+                                    .say(Words.VOICE.of("imported-words-and-cues", imported.words, imported.cues));
                         },
                         session.notices()::problem));
+    }
+
+    /** What a table holds, as edits that are worked out away from the window: a hundred thousand words take their time. */
+    private record Imported(List<Edit> edits, int words, int cues) {
+
+        static Imported read(Path file, Shot shot) throws UnreadableException {
+            TimedSpeech read = TimedSpeech.read(file, shot.setup().rate());
+            Edit speech = SpeechEdits.takeIn(read.words(), read.mouths()).workedOutFor(shot);
+            List<Edit> edits = new ArrayList<>(List.of(speech));
+            if (!read.cues().isEmpty()) {
+                edits.add(CueEdits.add(read.cues()).workedOutFor(speech.change().apply(shot)));
+            }
+            return new Imported(edits, read.words().size(), read.cues().size());
+        }
     }
 
     private void write() {

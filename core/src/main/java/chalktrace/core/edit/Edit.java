@@ -15,4 +15,10 @@ public record Edit(String name, UnaryOperator<Shot> change) {
     public Edit then(Edit next) {
         return new Edit(name, shot -> next.change.apply(change.apply(shot)));
     }
+
+    /** The same, worked out already for a shot, so that it costs nothing there; on any other it is worked out anew. */
+    public Edit workedOutFor(Shot shot) {
+        Shot changed = change.apply(shot);
+        return new Edit(name, now -> now == shot ? changed : change.apply(now));
+    }
 }

@@ -20,6 +20,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.FrameRange;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -134,5 +135,21 @@ class EditsTest {
                 .drawing(1)
                 .orElseThrow()
                 .strokes();
+    }
+
+    @Test
+    void anEditIsWorkedOutAheadForOneShotAndAnewForAnyOther() {
+        List<Shot> asked = new ArrayList<>();
+        Edit edit = new Edit("name", shot -> {
+            asked.add(shot);
+            return shot.withName(shot.name() + "!");
+        });
+        Shot mine = Shots.empty().withName("mine");
+        Shot other = mine.withName("other");
+        Edit ready = edit.workedOutFor(mine);
+        assertThat(ready.change().apply(mine).name()).isEqualTo("mine!");
+        assertThat(ready.change().apply(mine)).isSameAs(ready.change().apply(mine));
+        assertThat(asked).containsExactly(mine);
+        assertThat(ready.change().apply(other).name()).isEqualTo("other!");
     }
 }
