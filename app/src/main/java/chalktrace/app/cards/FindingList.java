@@ -7,6 +7,7 @@ import chalktrace.app.session.Session;
 import chalktrace.app.theme.Icons;
 import chalktrace.app.words.FindingWords;
 import chalktrace.app.words.Words;
+import chalktrace.core.check.Checks;
 import chalktrace.core.check.Finding;
 import chalktrace.core.check.FindingEdits;
 import chalktrace.core.shot.SetAsidePart;
@@ -84,16 +85,25 @@ public final class FindingList extends VBox {
         words.setWrapText(true);
         HBox row = Rows.row(() -> go(finding), words, Rows.space());
         if (saysNone) {
+            Checks.mend(finding)
+                    .map(mend ->
+                            Buttons.icon(Icons.MEND, Words.FINISH.of("mend-it", mend.name()), () -> session.document()
+                                    .apply(mend)))
+                    .ifPresent(mend -> add(row, mend));
             Button meant = Buttons.icon(Icons.CLOSE, Words.FINISH.of("this-is-meant"), () -> session.document()
                     .apply(FindingEdits.setAside(finding)));
-            // The gate stays where it is.
-            meant.setOnMouseClicked(Event::consume);
-            row.getChildren().add(meant);
+            add(row, meant);
         }
         row.setAccessibleRole(AccessibleRole.BUTTON);
         row.setAccessibleText(said);
         Tooltip.install(row, new Tooltip(Words.FINISH.of("go-to-this-place")));
         return row;
+    }
+
+    /** The gate stays where it is. */
+    private static void add(HBox row, Button button) {
+        button.setOnMouseClicked(Event::consume);
+        row.getChildren().add(button);
     }
 
     private void listAll() {

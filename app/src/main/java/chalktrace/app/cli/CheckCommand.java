@@ -3,6 +3,7 @@ package chalktrace.app.cli;
 import chalktrace.app.words.FindingWords;
 import chalktrace.core.check.Checks;
 import chalktrace.core.check.Finding;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.SetAsidePart;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.file.ShotFile;
@@ -42,7 +43,8 @@ final class CheckCommand implements Callable<Integer> {
                     .put("level", finding.level())
                     .put("frame", finding.frame())
                     .put("drawing", finding.drawing())
-                    .put("says", FindingWords.fromZero(shot, finding));
+                    .put("says", FindingWords.fromZero(shot, finding))
+                    .put("mend", Checks.mend(finding).map(Edit::name).orElse(null));
         }
         answer.print(
                 found.isEmpty()

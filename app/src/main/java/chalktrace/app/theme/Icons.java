@@ -15,6 +15,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignT;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignV;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignW;
 
 /** The icons of the program by what they stand for, all from one pack. */
 public final class Icons {
@@ -64,6 +65,7 @@ public final class Icons {
     public static final Ikon ALONG_GUIDES = MaterialDesignR.RULER_SQUARE;
     public static final Ikon AGAIN = MaterialDesignR.REFRESH;
     public static final Ikon PLACE = MaterialDesignC.CURSOR_MOVE;
+    public static final Ikon MEND = MaterialDesignW.WRENCH_OUTLINE;
     public static final Ikon DETACH = MaterialDesignL.LINK_OFF;
 
     private Icons() {}

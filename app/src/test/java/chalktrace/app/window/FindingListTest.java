@@ -8,6 +8,8 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Drawing;
 import java.nio.file.Files;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.stage.Stage;
@@ -60,7 +62,7 @@ class FindingListTest {
 
         window.onFx(() -> {
             window.session.selection().levelProperty().set("");
-            ((Button) list.getChildrenUnmodifiable().get(0).lookup(".button")).fire();
+            button(list, 1).fire();
             return null;
         });
         window.await(() -> window.session.timing().findingsProperty().get().size() == found - 1);
@@ -74,5 +76,25 @@ class FindingListTest {
         window.await(() -> window.session.timing().findingsProperty().get().size() == found);
         window.awaitSettled();
         assertThat(window.onFx(aside::isManaged)).isFalse();
+
+        Set<Integer> before = drawings(level);
+        window.onFx(() -> {
+            button(list, 0).fire();
+            return null;
+        });
+        window.await(() -> window.session.timing().findingsProperty().get().size() == found - 1);
+        assertThat(before).containsAll(drawings(level)).hasSize(drawings(level).size() + 1);
+    }
+
+    /** Of the first in the list: the mend, and what sets it aside. */
+    private static Button button(Parent list, int number) {
+        return (Button) List.copyOf(list.getChildrenUnmodifiable().get(0).lookupAll(".button"))
+                .get(number);
+    }
+
+    private Set<Integer> drawings(String level) {
+        return window.onFx(() -> window.session.shot().level(level).orElseThrow().drawings().stream()
+                .map(Drawing::number)
+                .collect(Collectors.toSet()));
     }
 }

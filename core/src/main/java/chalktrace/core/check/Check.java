@@ -1,7 +1,9 @@
 package chalktrace.core.check;
 
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Shot;
 import java.util.List;
+import java.util.Optional;
 
 /** Finds what is probably not meant in a shot. */
 interface Check {
@@ -10,4 +12,9 @@ interface Check {
     String id();
 
     List<Finding> of(Shot shot);
+
+    /** What mends it, where one thing is what nearly everybody would do. */
+    default Optional<Edit> mend(Finding finding) {
+        return Optional.empty();
+    }
 }

@@ -1,9 +1,11 @@
 package chalktrace.core.check;
 
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.SetAside;
 import chalktrace.core.shot.SetAsidePart;
 import chalktrace.core.shot.Shot;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** All that is looked for in a shot. */
@@ -28,6 +30,14 @@ public final class Checks {
                 .flatMap(check -> check.of(shot).stream())
                 .filter(finding -> !meant.contains(finding.setAside()))
                 .toList();
+    }
+
+    /** What mends a finding, where there is such a thing. */
+    public static Optional<Edit> mend(Finding finding) {
+        return ALL.stream()
+                .filter(check -> check.id().equals(finding.check()))
+                .findFirst()
+                .flatMap(check -> check.mend(finding));
     }
 
     /** The ids of all checks. */

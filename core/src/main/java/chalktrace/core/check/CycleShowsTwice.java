@@ -1,12 +1,16 @@
 package chalktrace.core.check;
 
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Cycle;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SpanExposures;
+import chalktrace.core.time.FrameRange;
+import chalktrace.core.words.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** A cycle starts and ends with the same drawing, which shows twice in a row where it comes round. */
 final class CycleShowsTwice implements Check {
@@ -14,6 +18,29 @@ final class CycleShowsTwice implements Check {
     @Override
     public String id() {
         return "cycle-shows-twice";
+    }
+
+    @Override
+    public Optional<Edit> mend(Finding finding) {
+        return Optional.of(new Edit(
+                CoreWords.EDIT.of("end-the-cycle-before-its-first-pose-comes-again"),
+                shot -> shot.withCycles(shot.cycles().stream()
+                        .map(cycle -> cycle.level().equals(finding.level())
+                                        && cycle.frames().last() == finding.frame()
+                                ? shortened(shot, cycle)
+                                : cycle)
+                        .toList())));
+    }
+
+    private static Cycle shortened(Shot shot, Cycle cycle) {
+        int end = shot.level(cycle.level())
+                .flatMap(level -> level.exposures().at(cycle.frames().last()))
+                .map(Exposure::start)
+                .orElse(cycle.frames().end());
+        // A cycle has at least two frames.
+        return end < cycle.frames().start() + 2
+                ? cycle
+                : new Cycle(cycle.level(), new FrameRange(cycle.frames().start(), end));
     }
 
     @Override

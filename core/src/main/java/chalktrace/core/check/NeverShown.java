@@ -1,10 +1,13 @@
 package chalktrace.core.check;
 
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.words.CoreWords;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A drawing shows nowhere. */
@@ -24,6 +27,17 @@ final class NeverShown implements Check {
                         .filter(number -> !isOfAChart(shot, level, number))
                         .map(number -> new Finding(id(), level.id(), 0, number, false)))
                 .toList();
+    }
+
+    @Override
+    public Optional<Edit> mend(Finding finding) {
+        return Optional.of(new Edit(
+                CoreWords.EDIT.of("remove-a-drawing-that-shows-nowhere"),
+                shot -> shot.withLevel(
+                        finding.level(),
+                        level -> level.exposures().showing(finding.drawing()).isEmpty()
+                                ? level.without(finding.drawing())
+                                : level)));
     }
 
     /** A mouth that nobody says in this shot is no mistake. */

@@ -1,9 +1,12 @@
 package chalktrace.core.check;
 
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.words.CoreWords;
 import java.util.List;
+import java.util.Optional;
 
 /** One frame between two showings shows nothing, not on purpose. */
 final class OneFrameGap extends LevelCheck {
@@ -16,6 +19,16 @@ final class OneFrameGap extends LevelCheck {
     boolean isWrong(Shot shot, Level level, List<Exposure> runs, int index) {
         return index + 1 < runs.size()
                 && runs.get(index + 1).start() == runs.get(index).end() + 1;
+    }
+
+    @Override
+    public Optional<Edit> mend(Finding finding) {
+        return Optional.of(new Edit(
+                CoreWords.EDIT.of("hold-the-drawing-before-over-the-gap"),
+                shot -> shot.withLevel(finding.level(), level -> level.exposures()
+                        .at(finding.frame() - 1)
+                        .map(before -> level.with(level.exposures().trimmed(before.start(), finding.frame() + 1)))
+                        .orElse(level))));
     }
 
     @Override

@@ -67,6 +67,19 @@ public record Level(
         return new Level(id, name, visible, locked, opacity, style, out, exposures);
     }
 
+    /** Without a drawing. @throws IllegalArgumentException when it shows somewhere */
+    public Level without(int number) {
+        return new Level(
+                id,
+                name,
+                visible,
+                locked,
+                opacity,
+                style,
+                drawings.stream().filter(drawing -> drawing.number() != number).toList(),
+                exposures);
+    }
+
     @Override
     public Optional<Level> moved(FrameChange change) {
         return Optional.of(
