@@ -15,6 +15,7 @@ import chalktrace.core.time.PictureTimes;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
 class PartsOfAShotTest {
@@ -88,6 +89,29 @@ class PartsOfAShotTest {
         assertThat(shot.withFootage(List.of()).tracks())
                 .as("a point goes with its footage")
                 .isEmpty();
+    }
+
+    @Test
+    void nothingRidesOnAPointThatHasComeToLieOnItself() {
+        Track point = new Track("track-1", "hand", new Rgb(1, 2, 3), true, "footage-1", 0, TrackPath.NONE);
+        Track moved = new Track("track-1", "hand", new Rgb(1, 2, 3), true, "footage-2", 0, TrackPath.NONE);
+        Ride ride = new Ride("footage-2", "track-1", 0, false, new TreeMap<>());
+        Shot shot = Shots.empty()
+                .withFootage(List.of(CLIP, Footage.of("footage-2", "b", "/b.mp4", CLIP.conform())))
+                .withTracks(List.of(point))
+                .withRides(List.of(ride));
+        assertThat(shot.rides()).containsExactly(ride);
+        assertThat(shot.withTracks(List.of(moved)).rides()).isEmpty();
+        assertThat(shot.withName("other").rides()).isSameAs(shot.rides());
+    }
+
+    @Test
+    void anIdIsThereOnceInAllParts() {
+        Shot shot = Shots.empty().withFootage(List.of(CLIP));
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> shot.withSounds(List.of(LINE.withId("footage-1"))))
+                .withMessageContaining("footage-1");
+        assertThatIllegalArgumentException().isThrownBy(() -> shot.withFootage(List.of(CLIP, CLIP)));
     }
 
     @Test

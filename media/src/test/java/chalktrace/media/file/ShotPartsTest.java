@@ -10,6 +10,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotPart;
 import chalktrace.core.shot.ShotParts;
 import chalktrace.media.testing.FullShot;
+import chalktrace.media.testing.RandomEdits;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.FileSystem;
 import java.nio.file.FileSystems;
@@ -78,6 +79,20 @@ class ShotPartsTest {
             }
         }
         assertThat(stillThere).isEmpty();
+    }
+
+    /** Parts that were not touched are not looked at again; a file is read with all of them looked at. */
+    @Test
+    void afterAnyEditsNothingNamesWhatIsNotThere() throws Exception {
+        Path file = folder.resolve("edited.chalk");
+        for (Shot state : RandomEdits.of(FullShot.of(folder), 60)) {
+            ShotFile.fresh(Files::newOutputStream).save(state, file);
+            Shot read = ShotFile.open(file).shot();
+            assertThat(ShotParts.ALL.stream()
+                            .filter(part -> !state.isSame(part, read))
+                            .toList())
+                    .isEmpty();
+        }
     }
 
     private interface Gone {
