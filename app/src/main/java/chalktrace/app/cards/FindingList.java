@@ -28,6 +28,9 @@ public final class FindingList extends VBox {
 
     private static final double MOST_HEIGHT = 200;
 
+    /** Of what it is scrolled in: a list that fits has no bar. */
+    private static final double EDGES = 4;
+
     private final Session session;
     private final int most;
     private final boolean saysNone;
@@ -49,7 +52,7 @@ public final class FindingList extends VBox {
         scrolled.getStyleClass().add("finding-scroll");
         // What is to be done with the shot stays in sight below many of them.
         scrolled.setMaxHeight(MOST_HEIGHT);
-        scrolled.minHeightProperty().bind(Bindings.min(list.heightProperty(), MOST_HEIGHT));
+        scrolled.minHeightProperty().bind(Bindings.min(list.heightProperty().add(EDGES), MOST_HEIGHT));
         aside.setId("findings-aside");
         getChildren().addAll(title, scrolled, more, aside);
         Refresh.on(this, this::show, session.timing().findingsProperty());
