@@ -2,6 +2,7 @@ package chalktrace.app.voice;
 
 import chalktrace.app.controls.Buttons;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.session.Session;
 import chalktrace.app.words.Words;
@@ -45,11 +46,15 @@ final class TableRows extends VBox {
 
     private void takeIn() {
         Shot shot = session.shot();
+        Document.Opening opening = session.document().opening();
         files.openTable().ifPresent(file -> session.jobs()
                 .run(
                         Words.VOICE.of("import-words"),
                         job -> Imported.read(file, shot),
                         imported -> {
+                            if (!session.document().isStill(opening)) {
+                                return;
+                            }
                             imported.edits.forEach(session.document()::apply);
                             session.notices()
                                     .say(Words.VOICE.of("imported-words-and-cues", imported.words, imported.cues));

@@ -41,7 +41,7 @@ public abstract class ListPart<I> extends ShotPart<List<I>> {
         return Stream.empty();
     }
 
-    /** What stays of it when something that it leans on has gone. */
+    /** What stays of it when something that it leans on has gone; it no longer leans on that. */
     protected Optional<I> without(I item, Reference gone) {
         return Optional.empty();
     }
