@@ -41,7 +41,9 @@ class OldShotsTest {
     @MethodSource("all")
     void allThatAnEarlierVersionWroteIsReadAndWrittenAgain(String name) throws Exception {
         Path old = Files.copy(OLD.resolve(name), folder.resolve("old.chalk"));
-        Shot shot = ShotFile.open(old).shot();
+        ShotFile.Opened opened = ShotFile.open(old);
+        assertThat(opened.whyReadOnly()).isEmpty();
+        Shot shot = opened.shot();
         Path written = folder.resolve("new.chalk");
         // A fresh file carries nothing over that was not understood.
         ShotFile.fresh().save(shot, written);
