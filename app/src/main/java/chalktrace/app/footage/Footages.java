@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -349,10 +350,13 @@ public final class Footages implements FootagePictures {
         }
     }
 
-    public void close() {
+    /** @return done when nothing is read any more */
+    public CompletableFuture<Void> close() {
         Workers.stop(opener);
-        byFile.values().forEach(OpenSource::close);
+        CompletableFuture<Void> unread = CompletableFuture.allOf(
+                byFile.values().stream().map(OpenSource::end).toArray(CompletableFuture[]::new));
         byFile.clear();
+        return unread;
     }
 
     private void follow() {
@@ -392,7 +396,7 @@ public final class Footages implements FootagePictures {
         if (gone != null) {
             // The proxy may only be closed when nobody reads from it any more.
             opener.execute(() -> {
-                gone.close();
+                gone.end().join();
                 proxies.release(file);
             });
         }

@@ -11,6 +11,7 @@ import chalktrace.media.footage.Reference;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import javafx.application.Platform;
 
 /** One opened file of footage: its own pictures, those of its proxy once it has one, and what is wrong with some. Lives on the FX thread. */
@@ -100,10 +101,11 @@ final class OpenFootage implements OpenSource {
     }
 
     @Override
-    public void close() {
-        proxy.ifPresent(FootageReader::end);
+    public CompletableFuture<Void> end() {
         // A decoder that is closed while it reads takes the program with it.
-        own.end().thenRun(reference::close);
+        CompletableFuture<Void> closed = own.end().thenRun(reference::close);
+        return proxy.map(reader -> CompletableFuture.allOf(closed, reader.end()))
+                .orElse(closed);
     }
 
     private Optional<Found> found(Picture picture, Origin origin, int n) {

@@ -16,6 +16,7 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -230,10 +231,10 @@ final class OpenModel implements OpenSource {
     }
 
     @Override
-    public void close() {
+    public CompletableFuture<Void> end() {
         synchronized (this) {
             closed = true;
         }
-        Workers.finish(thread).thenRun(reference::close);
+        return Workers.finish(thread).thenRun(reference::close);
     }
 }

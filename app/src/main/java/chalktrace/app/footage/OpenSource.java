@@ -7,6 +7,7 @@ import chalktrace.media.footage.FrameCache;
 import chalktrace.media.footage.Proxy;
 import chalktrace.media.footage.Reference;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 
 /** One opened file of footage, which several pieces of footage may use. Lives on the FX thread. */
 interface OpenSource {
@@ -44,6 +45,10 @@ interface OpenSource {
     /** Picture n of a use, if it is at hand; asks for nothing. */
     Optional<Picture> atHand(Footage clip, int n, boolean running);
 
-    /** Lets go of its files; waits for what is being read. */
-    void close();
+    /**
+     * Lets go of its files.
+     *
+     * @return done when nothing is read any more, from its proxy neither, and its files are closed
+     */
+    CompletableFuture<Void> end();
 }

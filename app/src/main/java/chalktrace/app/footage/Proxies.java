@@ -13,8 +13,10 @@ import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyLongProperty;
@@ -134,9 +136,11 @@ public final class Proxies {
                 notices::problem);
     }
 
-    public void close() {
-        made.values().forEach(shelf::putBack);
+    /** @param unread when nobody reads from one any more */
+    public void close(CompletableFuture<Void> unread) {
+        List<Proxy> all = List.copyOf(made.values());
         made.clear();
+        unread.thenRun(() -> all.forEach(shelf::putBack));
     }
 
     /** After whatever it is asked from, and only if the file was not let go of in the meantime. */

@@ -213,8 +213,7 @@ public final class Session {
         jobs.close();
         preferences.close();
         thumbnails.close();
-        footages.close();
-        proxies.close();
+        proxies.close(footages.close());
         sounds.close();
     }
 }

@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import chalktrace.app.footage.OpenSource.Found;
 import chalktrace.app.footage.OpenSource.Origin;
+import chalktrace.core.picture.ArgbPicture;
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.testing.Patience;
 import chalktrace.core.time.FrameRate;
+import chalktrace.core.time.PictureTimes;
 import chalktrace.media.Progress;
 import chalktrace.media.export.PngFiles;
 import chalktrace.media.footage.FrameCache;
@@ -14,11 +17,16 @@ import chalktrace.media.footage.ProxyMaker;
 import chalktrace.media.footage.Reference;
 import chalktrace.media.footage.References;
 import chalktrace.media.testing.Clips;
+import java.lang.reflect.InvocationHandler;
+import java.lang.reflect.Method;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -82,10 +90,7 @@ class OpenFootageTest {
         assertThat(find(300, false, true).orElseThrow().origin())
                 .as("frames that run are all of one kind")
                 .isEqualTo(Origin.PROXY);
-        onFx(() -> {
-            footage.close();
-            return null;
-        });
+        onFx(footage::end).join();
     }
 
     @Test
@@ -102,10 +107,7 @@ class OpenFootageTest {
         });
         assertThat(Clips.number(await(40, false, false, Origin.SOURCE).picture()))
                 .isEqualTo(40);
-        onFx(() -> {
-            footage.close();
-            return null;
-        });
+        onFx(footage::end).join();
     }
 
     @Test
@@ -118,9 +120,63 @@ class OpenFootageTest {
         assertThat(Clips.number(found.picture())).isEqualTo(2);
         assertThat(found.why()).contains("number 3");
         Files.delete(folder.resolve("run.4.png"));
-        onFx(() -> {
-            footage.close();
-            return null;
-        });
+        onFx(footage::end).join();
+    }
+
+    /** A reference of one picture, whose decoder takes as long as it is held. */
+    private static final class Held implements InvocationHandler {
+
+        private final CountDownLatch reads = new CountDownLatch(1);
+        private final CountDownLatch may = new CountDownLatch(1);
+        private final AtomicBoolean closed = new AtomicBoolean();
+
+        @Override
+        public Object invoke(Object proxy, Method method, Object[] arguments) {
+            return switch (method.getName()) {
+                case "times" -> PictureTimes.even(FrameRate.FILM, 1);
+                case "has" -> (int) arguments[0] == 0;
+                case "picture" -> {
+                    reads.countDown();
+                    awaitStubbornly();
+                    assertThat(closed).isFalse();
+                    yield new ArgbPicture(new PictureSize(1, 1), new int[1]);
+                }
+                case "close" -> {
+                    closed.set(true);
+                    yield null;
+                }
+                case "doubt" -> Optional.empty();
+                case "hashCode" -> 1;
+                case "equals" -> proxy == arguments[0];
+                default -> null;
+            };
+        }
+
+        /** Native code hears of no interrupt. */
+        private void awaitStubbornly() {
+            while (may.getCount() > 0) {
+                try {
+                    may.await();
+                } catch (InterruptedException e) {
+                    continue;
+                }
+            }
+        }
+    }
+
+    @Test
+    void theSourceIsClosedWhenItsDecoderHasEndedAndTheWindowWaitsForNeither() throws Exception {
+        Held held = new Held();
+        Reference reference = (Reference) java.lang.reflect.Proxy.newProxyInstance(
+                Reference.class.getClassLoader(), new Class<?>[] {Reference.class}, held);
+        footage = onFx(() -> new OpenFootage(reference, new FrameCache(1 << 20), () -> {}));
+        find(0, true, false);
+        held.reads.await();
+        CompletableFuture<Void> end = onFx(footage::end);
+        assertThat(end).isNotDone();
+        assertThat(held.closed).isFalse();
+        held.may.countDown();
+        end.join();
+        assertThat(held.closed).isTrue();
     }
 }

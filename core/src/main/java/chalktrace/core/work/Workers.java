@@ -166,7 +166,7 @@ public final class Workers {
     }
 
     /**
-     * Waits for all that are being ended; never on the window's thread.
+     * Waits for all that are being ended, and for what was to follow on their last threads; never on the window's thread.
      *
      * @return whether all have ended within the time
      */

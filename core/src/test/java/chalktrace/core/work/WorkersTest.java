@@ -82,12 +82,19 @@ class WorkersTest {
     void whatTellsOthersToEndIsWaitedForWithThem() throws Exception {
         ExecutorService first = Workers.one("first to end");
         ExecutorService second = Workers.one("second to end");
-        first.execute(this::hold);
-        begun.await();
+        CountDownLatch told = new CountDownLatch(1);
+        first.submit(() -> {
+            told.await();
+            return null;
+        });
         Workers.finish(first).thenRun(() -> {
+            hold();
             second.execute(() -> done.add("second"));
             Workers.finish(second);
         });
+        told.countDown();
+        begun.await();
+        assertThat(Workers.awaitEnding(Duration.ofMillis(1))).isFalse();
         may.countDown();
         assertThat(Workers.awaitEnding(LONG)).isTrue();
         assertThat(done).containsExactly("held", "second");
