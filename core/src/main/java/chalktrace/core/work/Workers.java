@@ -30,38 +30,56 @@ public final class Workers {
 
     private static final Set<Thread> LIVING = ConcurrentHashMap.newKeySet();
 
-    /** Of those that are being ended. */
-    private static final Set<CompletableFuture<Void>> ENDING = ConcurrentHashMap.newKeySet();
+    /** Of those that are being ended and have not yet. */
+    private static final Set<Ending> ENDING = ConcurrentHashMap.newKeySet();
 
     private Workers() {}
 
-    /** A pool that says when its last thread has ended. */
+    /**
+     * How a worker ends.
+     *
+     * @param ended when its last thread has ended, on that thread: what is to follow hangs on this
+     * @param gone when that has been done too
+     */
+    private record Ending(CompletableFuture<Void> ended, CompletableFuture<Void> gone) {
+
+        Ending() {
+            this(new CompletableFuture<>(), new CompletableFuture<>());
+        }
+
+        void terminated() {
+            ended.complete(null);
+            gone.complete(null);
+        }
+    }
+
+    /** A worker that says when it has ended. */
     private interface Ended {
-        CompletableFuture<Void> ended();
+        Ending ending();
     }
 
     private static final class Pool extends ThreadPoolExecutor implements Ended {
 
-        private final CompletableFuture<Void> ended = new CompletableFuture<>();
+        private final Ending ending = new Ending();
 
         Pool(int kept, int most, BlockingQueue<Runnable> queue, ThreadFactory threads) {
             super(kept, most, KEPT_SECONDS, TimeUnit.SECONDS, queue, threads, new DiscardPolicy());
         }
 
         @Override
-        public CompletableFuture<Void> ended() {
-            return ended;
+        public Ending ending() {
+            return ending;
         }
 
         @Override
         protected void terminated() {
-            ended.complete(null);
+            ending.terminated();
         }
     }
 
     private static final class Clock extends ScheduledThreadPoolExecutor implements Ended {
 
-        private final CompletableFuture<Void> ended = new CompletableFuture<>();
+        private final Ending ending = new Ending();
 
         Clock(ThreadFactory threads) {
             super(1, threads, new DiscardPolicy());
@@ -75,13 +93,13 @@ public final class Workers {
         }
 
         @Override
-        public CompletableFuture<Void> ended() {
-            return ended;
+        public Ending ending() {
+            return ending;
         }
 
         @Override
         protected void terminated() {
-            ended.complete(null);
+            ending.terminated();
         }
     }
 
@@ -160,9 +178,8 @@ public final class Workers {
         if (!(worker instanceof Ended mine)) {
             throw new IllegalArgumentException("This worker was made elsewhere.");
         }
-        ENDING.add(mine.ended());
-        mine.ended().thenRun(() -> ENDING.remove(mine.ended()));
-        return mine.ended();
+        ENDING.add(mine.ending());
+        return mine.ending().ended();
     }
 
     /**
@@ -174,8 +191,8 @@ public final class Workers {
         long end = System.nanoTime() + longest.toNanos();
         try {
             // What has ended may have told others to end.
-            while (!ENDING.isEmpty()) {
-                CompletableFuture.allOf(List.copyOf(ENDING).toArray(CompletableFuture[]::new))
+            for (List<CompletableFuture<Void>> all = unfinished(); !all.isEmpty(); all = unfinished()) {
+                CompletableFuture.allOf(all.toArray(CompletableFuture[]::new))
                         .get(end - System.nanoTime(), TimeUnit.NANOSECONDS);
             }
             return true;
@@ -184,5 +201,10 @@ public final class Workers {
         } catch (ExecutionException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    private static List<CompletableFuture<Void>> unfinished() {
+        ENDING.removeIf(ending -> ending.gone.isDone());
+        return ENDING.stream().map(Ending::gone).toList();
     }
 }
