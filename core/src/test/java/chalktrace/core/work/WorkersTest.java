@@ -74,7 +74,7 @@ class WorkersTest {
         clock.schedule(() -> done.add("in an hour"), 1, TimeUnit.HOURS);
         clock.scheduleWithFixedDelay(() -> done.add("each hour"), 1, 1, TimeUnit.HOURS);
         clock.execute(() -> done.add("now"));
-        Workers.finish(clock).join();
+        Workers.finish(clock).get(LONG.toSeconds(), TimeUnit.SECONDS);
         assertThat(done).containsExactly("now");
     }
 
