@@ -12,8 +12,8 @@ import chalktrace.core.check.Finding;
 import chalktrace.core.check.FindingEdits;
 import chalktrace.core.shot.SetAsidePart;
 import java.util.List;
-import javafx.beans.binding.Bindings;
 import javafx.event.Event;
+import javafx.geometry.Orientation;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -36,6 +36,7 @@ public final class FindingList extends VBox {
     private final boolean saysNone;
     private final Label title = Rows.section("");
     private final VBox list = new VBox(2);
+    private final ScrollPane scrolled = new Scrolled(list);
     private final Label more = Rows.hint("");
     private final Button aside = Buttons.words("", Words.FINISH.of("list-what-was-set-aside"), this::listAll);
 
@@ -46,16 +47,14 @@ public final class FindingList extends VBox {
         this.saysNone = saysNone;
         title.setId("findings-title");
         list.setId("findings");
-        ScrollPane scrolled = new ScrollPane(list);
-        scrolled.setFitToWidth(true);
-        scrolled.setFocusTraversable(false);
-        scrolled.getStyleClass().add("finding-scroll");
-        // What is to be done with the shot stays in sight below many of them.
-        scrolled.setMaxHeight(MOST_HEIGHT);
-        scrolled.minHeightProperty().bind(Bindings.min(list.heightProperty().add(EDGES), MOST_HEIGHT));
         aside.setId("findings-aside");
         getChildren().addAll(title, scrolled, more, aside);
         Refresh.on(this, this::show, session.timing().findingsProperty());
+        Rows.show(aside, false);
+        if (saysNone) {
+            // A shot may be opened in which all that is found is meant.
+            Refresh.on(this, this::showAside, session.document().shotProperty());
+        }
     }
 
     /** All of them, in Finish; says so when there are none. */
@@ -75,11 +74,16 @@ public final class FindingList extends VBox {
                         ? Words.FINISH.of("no-possible-mistakes")
                         : Words.FINISH.of("possible-mistakes", all.size()));
         list.getChildren().setAll(all.stream().limit(most).map(this::row).toList());
-        more.setText(all.size() > most ? Words.FINISH.count("more-mistakes", all.size() - most) : "");
+        Rows.show(scrolled, !all.isEmpty());
+        more.setText(Words.FINISH.count("more-mistakes", all.size() - most));
+        Rows.show(more, all.size() > most);
+        Rows.show(this, saysNone || !all.isEmpty());
+    }
+
+    private void showAside() {
         int meant = session.shot().get(SetAsidePart.SET_ASIDE).size();
         aside.setText(Words.FINISH.count("mistakes-set-aside", meant));
-        Rows.show(aside, saysNone && meant > 0);
-        Rows.show(this, saysNone || !all.isEmpty());
+        Rows.show(aside, meant > 0);
     }
 
     private Node row(Finding finding) {
@@ -117,6 +121,41 @@ public final class FindingList extends VBox {
         session.transport().go(Math.min(finding.frame(), session.shot().setup().length() - 1));
         if (session.shot().level(finding.level()).isPresent()) {
             session.selection().levelProperty().set(finding.level());
+        }
+    }
+
+    /** As high as what it holds, up to a limit: what is to be done with the shot stays in sight below many findings. */
+    private static final class Scrolled extends ScrollPane {
+
+        private final VBox list;
+
+        Scrolled(VBox list) {
+            super(list);
+            this.list = list;
+            setFitToWidth(true);
+            setFocusTraversable(false);
+            getStyleClass().add("finding-scroll");
+        }
+
+        /** Words are as high as they have room to be wide. */
+        @Override
+        public Orientation getContentBias() {
+            return Orientation.HORIZONTAL;
+        }
+
+        @Override
+        protected double computeMinHeight(double width) {
+            return computePrefHeight(width);
+        }
+
+        @Override
+        protected double computePrefHeight(double width) {
+            return Math.min(MOST_HEIGHT, list.prefHeight(width - EDGES) + EDGES);
+        }
+
+        @Override
+        protected double computeMaxHeight(double width) {
+            return computePrefHeight(width);
         }
     }
 }

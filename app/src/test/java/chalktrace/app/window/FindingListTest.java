@@ -6,6 +6,8 @@ import chalktrace.app.session.View.Step;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.SetAside;
+import chalktrace.core.shot.SetAsidePart;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.Set;
@@ -84,6 +86,27 @@ class FindingListTest {
         });
         window.await(() -> window.session.timing().findingsProperty().get().size() == found - 1);
         assertThat(before).containsAll(drawings(level)).hasSize(drawings(level).size() + 1);
+    }
+
+    @Test
+    void aShotInWhichAllThatIsFoundIsMeantSaysThatItWasSetAside() {
+        window.onFx(() -> {
+            window.session.view().stepProperty().set(Step.FINISH);
+            return null;
+        });
+        window.awaitSettled();
+        Button aside = window.onFx(
+                () -> (Button) window.workbench.board().getScene().getRoot().lookup("#findings-aside"));
+        assertThat(window.onFx(aside::isManaged)).isFalse();
+        window.onFx(() -> {
+            String level = window.session.shot().levels().get(0).id();
+            SetAside meant = new SetAside("one-frame-gap", level, 2, 0);
+            window.session
+                    .document()
+                    .apply(new Edit("meant", shot -> shot.with(SetAsidePart.SET_ASIDE, List.of(meant))));
+            return null;
+        });
+        window.await(aside::isManaged);
     }
 
     /** Of the first in the list: the mend, and what sets it aside. */
