@@ -22,6 +22,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
+import javafx.beans.property.BooleanProperty;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Cursor;
@@ -41,6 +42,7 @@ import javafx.scene.layout.VBox;
 public final class Bench extends VBox {
 
     static final double NAME_WIDTH = 116;
+    private static final double LOCK_WIDTH = 24;
     private static final double START_HEIGHT = 274;
     private static final double LOWEST_HEIGHT = 150;
     private static final double LEAST_BOARD = 160;
@@ -166,7 +168,31 @@ public final class Bench extends VBox {
         name.setMaxWidth(NAME_WIDTH - 8);
         name.setTooltip(new Tooltip(Words.DESK.of("click-to-fold-this-lane")));
         name.setOnMouseClicked(event -> lane.fold(true));
-        return new Row(order, neededBy, wanted, lane, named(lane, name));
+        if (order != PICTURE.order()) {
+            return new Row(order, neededBy, wanted, lane, named(lane, name));
+        }
+        name.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(name, Priority.ALWAYS);
+        Button eye = footageEye();
+        // Below one another with those of the levels, which have a lock after it.
+        HBox.setMargin(eye, new Insets(0, LOCK_WIDTH, 0, 0));
+        HBox head = new HBox(name, eye);
+        head.setAlignment(Pos.CENTER_LEFT);
+        return new Row(order, neededBy, wanted, lane, named(lane, head));
+    }
+
+    private Button footageEye() {
+        BooleanProperty off = session.view().footageOffProperty();
+        Button eye = session.keys()
+                .named(
+                        laneIcon("", () -> off.set(!off.get())),
+                        Words.DESK.of("show-or-hide-footage"),
+                        Action.FOOTAGE_OFF);
+        eye.setId("footage-eye");
+        Runnable show = () -> eye.setGraphic(Theme.icon(off.get() ? Icons.HIDDEN : Icons.SHOWN));
+        off.addListener(changed -> show.run());
+        show.run();
+        return eye;
     }
 
     private Node named(Lane lane, Node title) {

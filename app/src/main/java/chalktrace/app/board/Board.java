@@ -51,6 +51,8 @@ public final class Board extends StackPane {
 
     private final Session session;
     private final List<BoardTool> tools;
+    private Optional<BoardTool> inHand = Optional.empty();
+    private OptionalDouble ringPx = OptionalDouble.empty();
     private final BoardView view;
     private final PenHand hand;
     private final BooleanProperty penNear = new SimpleBooleanProperty();
@@ -84,6 +86,9 @@ public final class Board extends StackPane {
         this.tools = List.copyOf(tools);
         this.view = new BoardView(session, looks);
         this.hand = new PenHand(session, view, tools, this::sayAtPen);
+        // They go with the pen: what moves them must not have all of the window laid out anew.
+        ring.setManaged(false);
+        outerRing.setManaged(false);
         Pane over = new Pane(outerRing, ring, penWord);
         over.setMouseTransparent(true);
         ring.getStyleClass().add("brush-ring");
@@ -99,12 +104,15 @@ public final class Board extends StackPane {
         viewState.getStyleClass().add("view-state");
         StackPane.setAlignment(viewState, Pos.TOP_LEFT);
         StackPane.setMargin(viewState, new Insets(8));
-        view.framesShownProperty().addListener(changed -> showViewState());
+        view.framesShownProperty().addListener(changed -> {
+            showViewState();
+            sizeRing();
+        });
         Pane marks = new Pane();
         tools.forEach(tool -> marks.getChildren().addAll(tool.overlay(view)));
         marks.getChildren().addAll(overlays.apply(view));
         marks.setMouseTransparent(true);
-        addEventHandler(MouseEvent.ANY, event -> tools.forEach(tool -> tool.pointer(event, view)));
+        addEventHandler(MouseEvent.ANY, event -> inHand.ifPresent(tool -> tool.pointer(event, view)));
         getChildren().addAll(view, marks, over);
         tools.forEach(tool -> getChildren().addAll(tool.grips(view)));
         getChildren().addAll(new PlacingFrame(session, view), emptyWord, viewState);
@@ -126,9 +134,10 @@ public final class Board extends StackPane {
         acceptDrops(dropped);
         session.document().shotProperty().addListener(changed -> showEmptyWord());
         session.looking().sourceProperty().addListener(changed -> showEmptyWord());
-        session.view().toolProperty().addListener(changed -> sizeRing());
+        session.view().toolProperty().addListener(changed -> takeInHand());
         session.selection().chalkProperty().addListener(changed -> sizeRing());
         showEmptyWord();
+        takeInHand();
     }
 
     public BoardView view() {
@@ -177,7 +186,7 @@ public final class Board extends StackPane {
 
     private void mouse(MouseEvent event) {
         boolean inside = event.getEventType() != MouseEvent.MOUSE_EXITED;
-        boolean placing = session.view().placingProperty().get() != null || ringPx().isEmpty();
+        boolean placing = session.view().placingProperty().get() != null || ringPx.isEmpty();
         ring.setVisible(inside && !moving.get() && !placing);
         outerRing.setVisible(ring.isVisible());
         setCursor(moving.get() ? Cursor.MOVE : placing ? Cursor.CROSSHAIR : Cursor.NONE);
@@ -185,7 +194,6 @@ public final class Board extends StackPane {
             circle.setCenterX(event.getX());
             circle.setCenterY(event.getY());
         }
-        sizeRing();
         session.view().shiftHeldProperty().set(event.isShiftDown());
         if (event.getEventType() == MouseEvent.MOUSE_PRESSED) {
             requestFocus();
@@ -231,22 +239,19 @@ public final class Board extends StackPane {
     private void scroll(ScrollEvent event) {
         if (event.getDeltaY() != 0) {
             view.zoom(event.getDeltaY() > 0 ? ZOOM_STEP : 1 / ZOOM_STEP, event.getX(), event.getY());
-            sizeRing();
         }
         event.consume();
     }
 
-    private OptionalDouble ringPx() {
-        View.Tool inHand = session.view().toolProperty().get();
-        return tools.stream()
-                .filter(tool -> tool.tool().equals(inHand))
-                .map(tool -> tool.ringPx(view.scale()))
-                .findFirst()
-                .orElse(OptionalDouble.empty());
+    private void takeInHand() {
+        View.Tool chosen = session.view().toolProperty().get();
+        inHand = tools.stream().filter(tool -> tool.tool().equals(chosen)).findFirst();
+        sizeRing();
     }
 
     private void sizeRing() {
-        ringPx().ifPresent(radius -> {
+        ringPx = inHand.map(tool -> tool.ringPx(view.scale())).orElse(OptionalDouble.empty());
+        ringPx.ifPresent(radius -> {
             ring.setRadius(radius);
             outerRing.setRadius(radius + 1);
         });

@@ -39,10 +39,10 @@ public interface BoardTool {
         return List.of();
     }
 
-    /** Hears of the pointer over the board, whichever tool is chosen. */
+    /** Hears of the pointer over the board while it is in hand. */
     default void pointer(MouseEvent event, BoardView board) {}
 
-    /** The radius of the ring that it shows under the pointer, in pixels of the board; empty for none. */
+    /** The radius of the ring that it shows under the pointer, in pixels of the board; empty for none. Asked again when the chalk, the view or the shot has changed. */
     default OptionalDouble ringPx(double scale) {
         return OptionalDouble.empty();
     }

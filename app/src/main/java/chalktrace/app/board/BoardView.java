@@ -73,6 +73,8 @@ public final class BoardView extends Region {
     /** The scene with the stroke under the pen; only that is exchanged while it is drawn. */
     private Optional<Scene> underPen = Optional.empty();
 
+    private Haste penHaste = Haste.NONE;
+
     /** @param looks what is composed with the frame */
     public BoardView(Session session, List<SceneLook> looks) {
         this.session = session;
@@ -116,6 +118,7 @@ public final class BoardView extends Region {
         Theme.lookProperty().addListener(new WeakInvalidationListener(all));
         session.view().aloneProperty().addListener(all);
         session.view().footageHiddenProperty().addListener(all);
+        session.view().footageOffProperty().addListener(all);
         session.view().greyPaperProperty().addListener(all);
         session.view().peekBackProperty().addListener(all);
         session.view().flippedProperty().addListener(all);
@@ -139,7 +142,7 @@ public final class BoardView extends Region {
         });
     }
 
-    /** Rises each time that a composed frame has come on screen. */
+    /** Rises each time that another frame, another state of it or another view has come on screen; not while only the stroke under the pen grows. */
     public ReadOnlyIntegerProperty framesShownProperty() {
         return framesShown.getReadOnlyProperty();
     }
@@ -214,13 +217,18 @@ public final class BoardView extends Region {
         boolean goesOn = pen.isPresent() && underPen.isPresent();
         pen = Optional.of(stroke);
         // What lies around the stroke was asked for as the pen came down.
+        if (!goesOn) {
+            penHaste = haste();
+        }
         underPen = Optional.of(goesOn ? underPen.get().withStroke(stroke) : scene());
         Rectangle touched =
                 view.toDevice().createTransformedShape(touchedInShot).getBounds();
         touched.grow(2, 2);
-        compose(
-                underPen.get(),
-                tiles.stream().filter(tile -> tile.area().intersects(touched)).toList());
+        List<Tile> under =
+                tiles.stream().filter(tile -> tile.area().intersects(touched)).toList();
+        if (!under.isEmpty()) {
+            composer.compose(underPen.get(), view, penHaste, under, () -> {});
+        }
     }
 
     /** Takes the stroke under the pen away; what follows composes what is left. */
@@ -237,7 +245,7 @@ public final class BoardView extends Region {
     public void composeAll() {
         underPen = Optional.empty();
         if (!tiles.isEmpty()) {
-            compose(scene(), tiles);
+            composer.compose(scene(), view, haste(), tiles, this::shown);
         }
     }
 
@@ -260,16 +268,12 @@ public final class BoardView extends Region {
         });
     }
 
-    private void compose(Scene scene, List<Tile> which) {
-        if (!which.isEmpty()) {
-            composer.compose(scene, view, haste(), which, () -> {
-                framesShown.set(framesShown.get() + 1);
-                if (session.transport().playingProperty().get()) {
-                    prepareNext();
-                } else {
-                    lookAhead();
-                }
-            });
+    private void shown() {
+        framesShown.set(framesShown.get() + 1);
+        if (session.transport().playingProperty().get()) {
+            prepareNext();
+        } else {
+            lookAhead();
         }
     }
 
@@ -291,7 +295,7 @@ public final class BoardView extends Region {
         for (int next : new LinkedHashSet<>(List.of(frame + direction, drawing, frame - direction))) {
             if (next != frame && shot.setup().clamp(next) == next) {
                 session.footages()
-                        .atHand(seen(shot, footageIsSeen()), ofFootage(shot, next))
+                        .atHand(seen(shot, session.view().footageIsSeen()), ofFootage(shot, next))
                         .ifPresent(pictures -> likely.add(scene(shot, next, pictures)));
             }
         }
@@ -302,12 +306,8 @@ public final class BoardView extends Region {
     private void prepareNext() {
         Shot shot = shownShot();
         session.transport().nextFrame().ifPresent(next -> session.footages()
-                .atHand(seen(shot, footageIsSeen()), ofFootage(shot, next))
+                .atHand(seen(shot, session.view().footageIsSeen()), ofFootage(shot, next))
                 .ifPresent(pictures -> composer.prepare(whole(shot, next, pictures), view, haste(), tiles)));
-    }
-
-    private boolean footageIsSeen() {
-        return !session.view().footageHiddenProperty().get();
     }
 
     /** The footage that is shown on the board and beside it. */
@@ -339,7 +339,8 @@ public final class BoardView extends Region {
     private Scene scene() {
         Shot shot = shownShot();
         int frame = frameSeen();
-        FootagePictures pictures = session.footages().ask(seen(shot, footageIsSeen()), ofFootage(shot, frame));
+        FootagePictures pictures =
+                session.footages().ask(seen(shot, session.view().footageIsSeen()), ofFootage(shot, frame));
         return whole(shot, frame, pictures);
     }
 
@@ -369,7 +370,10 @@ public final class BoardView extends Region {
         boolean onion = session.view().onionSkinProperty().get()
                 && !session.transport().playingProperty().get();
         SceneOptions options = new SceneOptions(
-                footageIsSeen(), onion ? onion(shot, level) : Optional.empty(), Optional.ofNullable(level), pen);
+                session.view().footageIsSeen(),
+                onion ? onion(shot, level) : Optional.empty(),
+                Optional.ofNullable(level),
+                pen);
         return Scenes.of(
                 shot,
                 session.view().seen(shot, gate),

@@ -1,6 +1,7 @@
 package chalktrace.app.board;
 
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.session.Placing;
 import chalktrace.app.session.Placing.Lie;
 import chalktrace.app.session.Session;
@@ -17,6 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
+import javafx.beans.property.ObjectProperty;
 import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -68,8 +70,9 @@ final class PlacingFrame extends Pane {
             drags(corner, (hold, event) -> hold.scaledTo(at(event)));
         }
         // Whatever changes the picture or the view comes on screen as a composed frame.
-        board.framesShownProperty().addListener(shown -> show());
-        session.view().placingProperty().addListener(changed -> placeAnother());
+        ObjectProperty<Placing> placing = session.view().placingProperty();
+        WhileWanted.hear(() -> placing.get() != null, List.of(placing), this::show, board.framesShownProperty());
+        placing.addListener(changed -> placeAnother());
         show();
     }
 

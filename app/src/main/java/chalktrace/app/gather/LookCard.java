@@ -43,12 +43,14 @@ final class LookCard extends VBox {
     private final NumberField start;
     private final ToggleGroup pace = new ToggleGroup();
     private final CheckBox lengthFollows = new CheckBox(Words.GATHER.of("set-the-shots-length-to"));
-    private final CheckBox setupFollows = new CheckBox(Words.GATHER.of("use-its-rate-and-size"));
+    private final CheckBox setupFollows = new CheckBox();
     private final Label result = Rows.hint("");
 
     LookCard(Session session, Gathered source) {
         this.session = session;
         this.pictures = source.pictures().orElseThrow();
+        setupFollows.setText(Words.GATHER.of(
+                "use-its-size-and-the-usual", pictures.shotRate().spoken()));
         getStyleClass().add("card");
         Label name = new Label(source.file().getFileName().toString());
         name.getStyleClass().add("strong");
@@ -210,7 +212,11 @@ final class LookCard extends VBox {
     private void takeIn() {
         try {
             Conform conform = conform();
+            boolean givesRate = setupFollows.isSelected();
             session.looking().takeIn(conform, setup(conform));
+            if (givesRate) {
+                session.gathering().sayRate(pictures);
+            }
         } catch (IllegalArgumentException e) {
             session.notices().problem(e.getMessage());
         }
@@ -244,7 +250,7 @@ final class LookCard extends VBox {
     private ShotSetup setup(Conform conform) {
         ShotSetup now = session.shot().setup();
         ShotSetup base = setupFollows.isSelected()
-                ? new ShotSetup(pictures.rate(), pictures.size(), now.length(), now.firstNumber(), now.paper())
+                ? new ShotSetup(pictures.shotRate(), pictures.size(), now.length(), now.firstNumber(), now.paper())
                 : now;
         int end = conform.startFrame() + conform.frames(base.rate(), pictures.times());
         return lengthFollows.isSelected() && conform.pace() != Pace.HELD

@@ -37,7 +37,7 @@ public final class Ledge extends HBox {
     private final Session session;
     private final HBox sticks = new HBox();
     private final List<ChalkStick> shown = new ArrayList<>();
-    private final HBox modes = new HBox(8);
+    private final HBox modes = new HBox(6);
     private final List<BoardTool> tools;
     private final Map<Tool, List<Node>> options = new HashMap<>();
     private final Label landing = new Label();
@@ -78,6 +78,7 @@ public final class Ledge extends HBox {
                 session.document().shotProperty(),
                 session.selection().chalkProperty(),
                 session.view().footageHiddenProperty(),
+                session.view().footageOffProperty(),
                 session.view().greyPaperProperty());
         Refresh.on(
                 this,
@@ -85,7 +86,8 @@ public final class Ledge extends HBox {
                 session.document().shownProperty(),
                 session.transport().frameProperty(),
                 session.selection().levelProperty(),
-                session.view().holdFramesProperty());
+                session.view().holdFramesProperty(),
+                session.view().awaitedProperty());
     }
 
     private HBox tools() {
@@ -154,8 +156,8 @@ public final class Ledge extends HBox {
     /** Where the current chalk hardly shows on the paper and no footage lies over it. */
     private void offerGreyPaper() {
         Shot shot = session.shot();
-        boolean bare = session.view().footageHiddenProperty().get()
-                || shot.footage().stream().noneMatch(Footage::visible);
+        boolean bare =
+                !session.view().footageIsSeen() || shot.footage().stream().noneMatch(Footage::visible);
         double contrast = shot.chalk(session.selection().chalkProperty().get())
                 .color()
                 .contrast(shot.setup().paper());

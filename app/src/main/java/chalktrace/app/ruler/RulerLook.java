@@ -1,11 +1,12 @@
 package chalktrace.app.ruler;
 
 import chalktrace.app.board.BoardView;
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.session.Session;
 import chalktrace.app.theme.Theme;
 import chalktrace.core.motion.Measure;
 import java.awt.geom.Point2D;
-import javafx.beans.InvalidationListener;
+import java.util.List;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -29,17 +30,21 @@ final class RulerLook extends Canvas {
         this.measured = measured;
         setMouseTransparent(true);
         setManaged(false);
-        InvalidationListener all = changed -> show();
-        board.framesShownProperty().addListener(all);
-        session.view().toolProperty().addListener(all);
-        measured.addListener(all);
+        WhileWanted.show(
+                this::isWanted,
+                List.of(session.view().toolProperty(), measured),
+                this::show,
+                board.framesShownProperty());
+    }
+
+    private boolean isWanted() {
+        return measured.get() != null && session.view().toolProperty().get().equals(RulerTool.TOOL);
     }
 
     private void show() {
         Measure measure = measured.get();
-        boolean shown = measure != null && session.view().toolProperty().get().equals(RulerTool.TOOL);
-        setVisible(shown);
-        if (!shown) {
+        setVisible(isWanted());
+        if (!isVisible()) {
             return;
         }
         setWidth(board.getWidth());

@@ -8,7 +8,9 @@ import chalktrace.app.state.MediaFolders;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
 import chalktrace.core.edit.reference.ReferenceEdits;
+import chalktrace.core.edit.timing.RateEdits;
 import chalktrace.core.shot.ShotSetup;
+import chalktrace.core.time.FrameRate;
 import chalktrace.media.footage.ContentMark;
 import chalktrace.media.footage.Gathered;
 import chalktrace.media.footage.LostFiles;
@@ -20,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /** Takes footage and sound into the open shot, in the background. */
 public final class Gathering {
@@ -104,12 +107,39 @@ public final class Gathering {
                 && document.shot().levels().stream()
                         .allMatch(level -> level.drawings().isEmpty())
                 && document.pathProperty().get() == null;
+        boolean givesSetup = untouched && gathered.pictures().isPresent();
         document.apply(new Edit(Words.GATHER.of("import", gathered.file().getFileName()), shot -> {
-            if (untouched && gathered.pictures().isPresent()) {
+            if (givesSetup) {
                 ShotSetup offered = gathered.offeredSetup(shot.setup(), Optional.empty());
                 return gathered.edit(shot).change().apply(shot.withSetup(offered));
             }
             return gathered.edit(shot).change().apply(shot);
         }));
+        if (givesSetup) {
+            sayRate(gathered.pictures().get());
+        }
+    }
+
+    /** Says at which rate a clip made the shot, and offers others, where the shot is not at 24 as the clip is. */
+    public void sayRate(Gathered.Pictures pictures) {
+        if (pictures.model().isPresent() || pictures.times().count() == 1) {
+            return;
+        }
+        FrameRate clip = pictures.rate();
+        FrameRate taken = document.shot().setup().rate();
+        List<Notices.Offer> offers = Stream.of(FrameRate.FILM, FrameRate.of(12), clip)
+                .distinct()
+                .filter(rate -> !rate.equals(taken))
+                .map(rate -> new Notices.Offer(
+                        Words.GATHER.of("frames-a-second", rate.spoken()),
+                        () -> document.apply(RateEdits.keepSeconds(rate))))
+                .toList();
+        if (!taken.equals(clip) || !taken.equals(FrameRate.FILM)) {
+            notices.offer(
+                    taken.equals(clip)
+                            ? Words.GATHER.of("the-shot-runs-as-the-clip", taken.spoken())
+                            : Words.GATHER.of("the-shot-runs-at", taken.spoken(), clip.spoken()),
+                    offers.toArray(Notices.Offer[]::new));
+        }
     }
 }

@@ -20,11 +20,18 @@ public final class Landings {
 
     /** Where the next stroke lands on a shot. */
     public static StrokeLanding next(Shot shot, Selection selection, Transport transport, View view) {
-        return StrokeLanding.of(
-                shot,
-                String.valueOf(selection.level()),
-                transport.frame(),
-                view.holdFramesProperty().get());
+        String level = String.valueOf(selection.level());
+        int frame = transport.frame();
+        int hold = view.holdFramesProperty().get();
+        boolean begins = shot.level(level)
+                .flatMap(l -> l.exposures().at(frame))
+                .filter(run -> run.start() == frame)
+                .isPresent();
+        return !begins
+                        && new View.Awaited(level, frame)
+                                .equals(view.awaitedProperty().get())
+                ? StrokeLanding.takingOver(shot, level, frame, hold)
+                : StrokeLanding.of(shot, level, frame, hold);
     }
 
     /** "drawing 3, frames 5 to 8, linked at 21", with the level's name before it, or why nothing can be drawn. */

@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.footage.Footages;
 import chalktrace.app.footage.Proxies;
 import chalktrace.app.footage.Thumbnails;
@@ -23,6 +24,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.media.sound.SoundOut;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.function.Supplier;
 
 /** All that is open at one time: the document and what works on it. The parts of the window share one. */
@@ -76,18 +78,43 @@ public final class Session {
             footages.setRunning(playing);
             jobs.hold(playing);
         });
+        document.whenOpened(this::suggestHold);
+        document.shotProperty().addListener((property, before, now) -> {
+            if (!now.setup().rate().equals(before.setup().rate())) {
+                suggestHold();
+            }
+        });
+        WhileWanted.hear(
+                () -> view.awaitedProperty().get() != null,
+                List.of(view.awaitedProperty()),
+                () -> view.awaitedProperty().set(null),
+                transport.frameProperty());
         jobs.repeat(footages::lookForChanges, CHANGES_SECONDS);
         proposals = new Proposals(document, jobs, notices);
         keeping = new Keeping(notices);
         shelf = new Shelf(document, jobs, notices, keeping, outsideMedia, preferences, stateFolder);
         jobs.repeat(shelf::lookForPlace, CHANGES_SECONDS);
         looking = new Looking(document, transport);
+        // What is looked at before it is imported has to be seen.
+        looking.sourceProperty().addListener((property, before, now) -> {
+            if (now != null) {
+                view.footageOffProperty().set(false);
+            }
+        });
         comparing = new Comparing(document);
         gathering = new Gathering(document, proposals, notices, looking, outsideMedia);
         timing = new Timing(document, selection, transport, jobs, notices);
         transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
         voiceSound = new VoiceSound(document, sounds, notices);
         soundMoves = new SoundMoves(document, voiceSound, sounds, transport, proposals, notices);
+    }
+
+    /** Where nothing is drawn yet, new drawings are held as is usual at the shot's rate. */
+    private void suggestHold() {
+        Shot shot = document.shot();
+        if (shot.levels().stream().allMatch(level -> level.drawings().isEmpty())) {
+            view.holdFramesProperty().set(shot.setup().rate().usualHold());
+        }
     }
 
     /** Where the program keeps what is not part of a shot. */

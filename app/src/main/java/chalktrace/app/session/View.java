@@ -65,6 +65,9 @@ public final class View {
         CROSSING
     }
 
+    /** A frame of a level at which a drawing is to begin. */
+    public record Awaited(String level, int frame) {}
+
     /** The steps of the work. */
     public enum Step {
         GATHER(Words.TRACE.of("gather")),
@@ -104,6 +107,7 @@ public final class View {
     private final BooleanProperty onionAllLevels = new SimpleBooleanProperty();
     private final BooleanProperty onionSkin = new SimpleBooleanProperty(true);
     private final BooleanProperty footageHidden = new SimpleBooleanProperty();
+    private final BooleanProperty footageOff = new SimpleBooleanProperty();
     private final BooleanProperty greyPaper = new SimpleBooleanProperty();
     private final ObjectProperty<List<Mark>> proposedMarks = new SimpleObjectProperty<>(List.of());
     private final ObjectProperty<Only> only = new SimpleObjectProperty<>(Only.ALL);
@@ -116,6 +120,7 @@ public final class View {
     private final BooleanProperty flipped = new SimpleBooleanProperty();
     private final IntegerProperty keptFrame = new SimpleIntegerProperty();
     private final IntegerProperty holdFrames = new SimpleIntegerProperty(2);
+    private final ObjectProperty<Awaited> awaited = new SimpleObjectProperty<>();
 
     /** What the pointer places on the board, in place of drawing; null for nothing. */
     public ObjectProperty<Placing> placingProperty() {
@@ -205,9 +210,18 @@ public final class View {
         return onionSkin;
     }
 
-    /** Whether footage is hidden for as long as a key is held. */
+    /** Whether the key that hides footage, or while it is off shows it, is held. */
     public BooleanProperty footageHiddenProperty() {
         return footageHidden;
+    }
+
+    /** Whether footage stays hidden on the board. */
+    public BooleanProperty footageOffProperty() {
+        return footageOff;
+    }
+
+    public boolean footageIsSeen() {
+        return footageHidden.get() == footageOff.get();
     }
 
     /** Whether the paper is shown grey while one works, for chalks that do not show on the shot's own; exports keep that. */
@@ -281,6 +295,11 @@ public final class View {
     /** The frame that flipping shows. */
     public IntegerProperty keptFrameProperty() {
         return keptFrame;
+    }
+
+    /** Where one has gone on to within the hold of the last drawing: the next stroke makes a drawing there. Null for nowhere. */
+    public ObjectProperty<Awaited> awaitedProperty() {
+        return awaited;
     }
 
     /** For how many frames a new drawing shows. */

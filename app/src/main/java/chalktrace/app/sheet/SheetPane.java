@@ -1,5 +1,6 @@
 package chalktrace.app.sheet;
 
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.keys.Keys;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.Timing;
@@ -57,12 +58,15 @@ public final class SheetPane extends Region {
         getChildren().add(canvas);
         canvas.setManaged(false);
         InvalidationListener all = changed -> requestLayout();
-        visibleProperty().addListener(all);
         session.document().shownProperty().addListener(all);
-        session.transport().frameProperty().addListener((property, before, now) -> {
-            typed = "";
-            requestLayout();
-        });
+        WhileWanted.show(
+                this::isVisible,
+                List.of(visibleProperty()),
+                () -> {
+                    typed = "";
+                    requestLayout();
+                },
+                session.transport().frameProperty());
         session.timing().spanProperty().addListener(all);
         session.selection().levelProperty().addListener(all);
         Theme.lookProperty().addListener(new WeakInvalidationListener(all));

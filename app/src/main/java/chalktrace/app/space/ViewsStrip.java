@@ -2,6 +2,8 @@ package chalktrace.app.space;
 
 import chalktrace.app.controls.Colors;
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.WhileWanted;
+import chalktrace.app.session.Session;
 import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Footage;
@@ -9,7 +11,6 @@ import chalktrace.core.space.SavedView;
 import chalktrace.core.space.StagedPicture;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.beans.InvalidationListener;
 import javafx.geometry.Insets;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.ImageView;
@@ -43,15 +44,17 @@ final class ViewsStrip extends ScrollPane {
         setFocusTraversable(false);
         setMinHeight(0);
         setPrefHeight(0);
-        InvalidationListener all = changed -> show();
-        work.session().document().shownProperty().addListener(all);
-        work.session().transport().frameProperty().addListener(all);
-        work.session().footages().opened().addListener(all);
-        work.session().footages().fittedProperty().addListener(all);
-        work.session().thumbnails().madeProperty().addListener(all);
-        work.chosenProperty().addListener(all);
-        work.viewsShownProperty().addListener(all);
-        show();
+        Session session = work.session();
+        WhileWanted.show(
+                work.viewsShownProperty()::get,
+                List.of(work.viewsShownProperty()),
+                this::show,
+                work.chosenProperty(),
+                session.document().shownProperty(),
+                session.transport().frameProperty(),
+                session.footages().opened(),
+                session.footages().fittedProperty(),
+                session.thumbnails().madeProperty());
     }
 
     private void show() {

@@ -1,10 +1,12 @@
 package chalktrace.app.study;
 
 import chalktrace.app.board.BoardView;
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.core.motion.Track;
 import chalktrace.core.motion.TrackPath;
 import chalktrace.core.render.PairOnShot;
 import java.awt.geom.Point2D;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -41,7 +43,11 @@ final class HoldStill {
             }
         });
         work.chosenProperty().addListener(changed -> last = now());
-        work.session().transport().frameProperty().addListener(changed -> follow());
+        WhileWanted.hear(
+                work.heldStillProperty()::get,
+                List.of(work.heldStillProperty()),
+                this::follow,
+                work.session().transport().frameProperty());
     }
 
     private Optional<Held> now() {
@@ -61,9 +67,6 @@ final class HoldStill {
     }
 
     private void follow() {
-        if (!work.heldStillProperty().get()) {
-            return;
-        }
         Optional<Held> now = now();
         if (now.isEmpty()) {
             return;

@@ -2,6 +2,7 @@ package chalktrace.app.study;
 
 import chalktrace.app.board.BoardView;
 import chalktrace.app.controls.Colors;
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.theme.Theme;
 import chalktrace.app.words.Words;
 import chalktrace.core.motion.MovingPoint;
@@ -9,7 +10,6 @@ import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import javafx.beans.InvalidationListener;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Pane;
@@ -41,9 +41,7 @@ final class PathWords extends Pane {
         setId("path-words");
         setMouseTransparent(true);
         setManaged(false);
-        InvalidationListener all = changed -> show();
-        board.framesShownProperty().addListener(all);
-        look.changes().forEach(change -> change.addListener(all));
+        WhileWanted.show(look::isShown, look.changes(), this::show, board.framesShownProperty());
     }
 
     private void show() {

@@ -66,6 +66,7 @@ public final class Icons {
     public static final Ikon AGAIN = MaterialDesignR.REFRESH;
     public static final Ikon PLACE = MaterialDesignC.CURSOR_MOVE;
     public static final Ikon MEND = MaterialDesignW.WRENCH_OUTLINE;
+    public static final Ikon NEXT_DRAWING = MaterialDesignP.PAGE_NEXT_OUTLINE;
     public static final Ikon DETACH = MaterialDesignL.LINK_OFF;
 
     private Icons() {}

@@ -20,9 +20,10 @@ import chalktrace.app.trace.work.DrawingExchange;
 import chalktrace.app.trace.work.Picking;
 import chalktrace.app.trace.work.TraceWork;
 import chalktrace.app.tray.TrayRows;
+import chalktrace.core.edit.ChalkEdits;
 import chalktrace.core.edit.drawing.DrawingEdits;
-import chalktrace.core.edit.drawing.StrokeLanding;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.stroke.LineShape;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.beans.property.BooleanProperty;
@@ -35,6 +36,8 @@ public final class TraceFeature implements Feature {
 
     private static final List<Action> CHALKS =
             List.of(Action.CHALK_1, Action.CHALK_2, Action.CHALK_3, Action.CHALK_4, Action.CHALK_5, Action.CHALK_6);
+
+    private static final double THINNEST_PX = 0.5;
 
     private final Session session;
     private final FileChoice files;
@@ -80,6 +83,9 @@ public final class TraceFeature implements Feature {
         Picking picking = work.picking();
         DrawingExchange exchange = work.drawingExchange();
         keys.on(Action.ONION_SKIN, () -> turn(session.view().onionSkinProperty()))
+                .on(Action.FOOTAGE_OFF, () -> turn(session.view().footageOffProperty()))
+                .on(Action.THINNER, () -> widen(-1))
+                .on(Action.WIDER, () -> widen(1))
                 .on(
                         Action.CHALK_OR_DUSTER,
                         () -> hold(session.view().toolProperty().get().equals(Tool.DUSTER) ? Tool.CHALK : Tool.DUSTER))
@@ -102,7 +108,10 @@ public final class TraceFeature implements Feature {
                 .on(Action.DUPLICATE, picking::duplicate)
                 .on(Action.PICK_ALL, picking::all)
                 .onWhile(Action.REMOVE, pick::canRemove, pick::remove)
-                .on(Action.NEW_DRAWING, this::newDrawing)
+                .on(Action.DRAWING_ON, work.onward()::next)
+                .on(Action.NEXT_COPIED, work.onward()::nextCopied)
+                .on(Action.NEW_DRAWING, work.onward()::newHere)
+                .on(Action.NEW_COPIED, work.onward()::newCopied)
                 .on(Action.HOLD_LONGER, () -> exposeLonger(1))
                 .on(Action.HOLD_SHORTER, () -> exposeLonger(-1));
         for (int i = 0; i < CHALKS.size(); i++) {
@@ -127,13 +136,14 @@ public final class TraceFeature implements Feature {
         }
     }
 
-    private void newDrawing() {
-        StrokeLanding landing = StrokeLanding.afresh(
-                session.shot(),
-                String.valueOf(session.selection().level()),
-                session.transport().frame(),
-                session.view().holdFramesProperty().get());
-        session.document().apply(landing.make());
+    /** A step wider or thinner: half a pixel, or a tenth of a wide one. */
+    private void widen(int direction) {
+        Chalk chalk = session.shot().chalk(session.selection().chalkProperty().get());
+        double step = Math.max(0.5, Math.rint(chalk.width() / 5) / 2);
+        double width = Math.max(THINNEST_PX, Math.min(LineShape.WIDEST, chalk.width() + direction * step));
+        if (width != chalk.width()) {
+            session.document().apply(ChalkEdits.change(chalk.withWidth(width)));
+        }
     }
 
     private void exposeLonger(int byFrames) {

@@ -1,6 +1,7 @@
 package chalktrace.app.versions;
 
 import chalktrace.app.controls.Rows;
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.kernel.ShotPicture;
 import chalktrace.app.session.Comparing;
 import chalktrace.app.session.Session;
@@ -11,7 +12,7 @@ import chalktrace.core.render.RasterCache;
 import chalktrace.core.render.SceneOptions;
 import chalktrace.core.render.Scenes;
 import chalktrace.core.shot.Shot;
-import javafx.beans.InvalidationListener;
+import java.util.List;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
@@ -42,16 +43,21 @@ final class VersionPane extends VBox {
         setPrefHeight(0);
         view.setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         getChildren().addAll(name, view);
-        InvalidationListener all = changed -> show();
-        comparing.comparedProperty().addListener(all);
-        comparing.whereProperty().addListener(all);
-        session.transport().frameProperty().addListener(all);
-        show();
+        WhileWanted.show(
+                this::isWanted,
+                List.of(comparing.comparedProperty(), comparing.whereProperty()),
+                this::show,
+                session.transport().frameProperty());
+    }
+
+    private boolean isWanted() {
+        return comparing.comparedProperty().get() != null
+                && comparing.whereProperty().get() == Comparing.Where.BESIDE;
     }
 
     private void show() {
         Comparing.Compared compared = comparing.comparedProperty().get();
-        boolean shown = compared != null && comparing.whereProperty().get() == Comparing.Where.BESIDE;
+        boolean shown = isWanted();
         Rows.show(this, shown);
         setMinWidth(shown ? WIDTH : 0);
         setPrefWidth(shown ? WIDTH : 0);

@@ -44,6 +44,7 @@ final class HeadBar extends HBox {
     private final Label silent = state(Words.DESK.of("no-sound-device-silent"));
     private final Label reading = state(Words.DESK.of("reading-the-picture"));
     private final Label seen = state("");
+    private final Label footageOff = state(Words.DESK.of("footage-is-off"));
     private final Label dropped = state("");
     private final Label unkept = state(Words.DESK.of("recovery-is-off"));
     private final Label looking = state(Words.DESK.of("previewing-not-imported"));
@@ -104,6 +105,7 @@ final class HeadBar extends HBox {
                         jobs,
                         reading,
                         seen,
+                        footageOff,
                         dropped,
                         silent,
                         new Readout(session));
@@ -116,6 +118,7 @@ final class HeadBar extends HBox {
         session.transport().droppedProperty().addListener(all);
         session.footages().settlingProperty().addListener(all);
         session.footages().seenProperty().addListener(all);
+        session.view().footageOffProperty().addListener(all);
         session.footages().doubtProperty().addListener(all);
         session.looking().sourceProperty().addListener(all);
         session.keeping().problemProperty().addListener(all);
@@ -154,7 +157,9 @@ final class HeadBar extends HBox {
         visible(reading, settling || doubt != null);
         Footages.Seen from = session.footages().seenProperty().get();
         seen.setText(from == Footages.Seen.PROXY ? Words.DESK.of("showing-proxy") : Words.DESK.of("showing-original"));
-        visible(seen, from != Footages.Seen.NOTHING);
+        boolean hidden = session.view().footageOffProperty().get();
+        visible(footageOff, hidden);
+        visible(seen, from != Footages.Seen.NOTHING && !hidden);
         int missed = session.transport().droppedProperty().get();
         dropped.setText(Words.DESK.count("dropped", missed));
         visible(dropped, missed > 0);

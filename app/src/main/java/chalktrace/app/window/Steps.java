@@ -30,12 +30,12 @@ final class Steps {
         to(session.shot().marks().stream().mapToInt(Mark::frame), direction);
     }
 
-    /** To the start of the nearest drawing of the current level in a direction. */
-    void drawing(int direction) {
+    /** To the start of the drawing of the current level before. */
+    void drawingBack() {
         session.shot()
                 .level(String.valueOf(session.selection().level()))
                 .map(Level::exposures)
-                .map(exposures -> exposures.startBeside(session.transport().frame(), direction))
+                .map(exposures -> exposures.startBeside(session.transport().frame(), -1))
                 .ifPresent(start -> start.ifPresent(session.transport()::go));
     }
 

@@ -8,6 +8,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import chalktrace.media.file.Leftover;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.file.ShotLock;
@@ -245,7 +246,7 @@ class ShelfTest {
         Shot large = Shots.empty().withLevel(Shots.LEVEL, level -> {
             Drawing drawing = Drawing.empty(1);
             for (int i = 0; i < 3000; i++) {
-                drawing = drawing.plus(Shots.line(i, 1, 2, 3));
+                drawing = drawing.plus(Strokes.line(i, 1, 2, 3));
             }
             return level.with(drawing);
         });

@@ -49,6 +49,7 @@ class EveryActionTest {
 
     private static final Set<Action> TOGGLES = EnumSet.of(
             Action.ONION_SKIN,
+            Action.FOOTAGE_OFF,
             Action.CHALK_OR_DUSTER,
             Action.SNAP,
             Action.GUIDES,

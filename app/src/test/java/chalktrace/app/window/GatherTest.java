@@ -7,6 +7,7 @@ import chalktrace.app.footage.Footages;
 import chalktrace.app.session.Placing;
 import chalktrace.app.session.View;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.app.words.Words;
 import chalktrace.core.edit.timing.MarkEdits;
 import chalktrace.core.picture.Picture;
 import chalktrace.core.picture.PictureSize;
@@ -103,6 +104,29 @@ class GatherTest {
         double click = shot().sounds().get(0).startSeconds() + 20 / 30.0;
         assertThat(click).isCloseTo(8 / 30.0, within(0.01));
         assertThat(window.session.document().isLooking()).isFalse();
+    }
+
+    @Test
+    void aPreviewIsSeenThoughFootageWasOff(FxRobot robot) throws Exception {
+        robot.interact(() -> window.session.view().footageOffProperty().set(true));
+        look(robot, Clips.numbered(folder.resolve("seen.mp4"), 12, FrameRate.FILM, -1));
+        assertThat(window.session.view().footageIsSeen()).isTrue();
+    }
+
+    @Test
+    void aClipOfAnOddRateMakesAShotAtTheUsualOneAndOffersOthers(FxRobot robot) throws Exception {
+        Path phone = Clips.numbered(folder.resolve("phone.mp4"), 90, new FrameRate(29966, 1000), -1);
+        robot.interact(() -> window.workbench.drop(List.of(phone)));
+        window.await(() -> !shot().footage().isEmpty());
+        assertThat(shot().setup().rate()).isEqualTo(FrameRate.NTSC);
+        assertThat(window.session.notices().latestProperty().get().offers()).hasSize(3);
+        window.clickText(robot, Words.GATHER.of("frames-a-second", "12"));
+        assertThat(shot().setup().rate()).isEqualTo(FrameRate.of(12));
+        // Three seconds, all of the clip, at its own speed; on ones at 12.
+        assertThat(shot().setup().length()).isEqualTo(36);
+        assertThat(shot().footage().get(0).conform().endPicture()).isEqualTo(90);
+        assertThat(shot().footage().get(0).conform().keepsTime()).isTrue();
+        assertThat(window.session.view().holdFramesProperty().get()).isEqualTo(1);
     }
 
     @Test

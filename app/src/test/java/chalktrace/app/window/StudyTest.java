@@ -24,7 +24,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.MovingClip;
-import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import chalktrace.core.time.Conform;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.file.ShotFile;
@@ -337,7 +337,7 @@ class StudyTest {
         robot.interact(() -> {
             window.session.view().stepProperty().set(View.Step.STUDY);
             window.session.document().apply(TrackEdits.add(pair()));
-            draw(Shots.line(100, 50, 140, 50), FRAMES);
+            draw(Strokes.line(100, 50, 140, 50), FRAMES);
         });
         go(10);
         robot.clickOn("shoulder");
@@ -373,7 +373,7 @@ class StudyTest {
         robot.interact(() -> {
             window.session.view().stepProperty().set(View.Step.STUDY);
             window.session.document().apply(TrackEdits.add(pair()));
-            draw(Shots.line(100, 50, 140, 50), FRAMES);
+            draw(Strokes.line(100, 50, 140, 50), FRAMES);
         });
         go(30);
         fire(robot, "graph-large");
@@ -476,7 +476,7 @@ class StudyTest {
         robot.interact(() -> {
             window.session.view().stepProperty().set(View.Step.STUDY);
             window.session.document().apply(TrackEdits.add(pair()));
-            draw(Shots.line(100, 50, 140, 50).withPart("eyes"), 3);
+            draw(Strokes.line(100, 50, 140, 50).withPart("eyes"), 3);
         });
         go(2);
         robot.clickOn("shoulder");
@@ -528,7 +528,7 @@ class StudyTest {
         window.open(shotFile);
         robot.interact(() -> {
             window.session.view().stepProperty().set(View.Step.STUDY);
-            draw(Shots.line(100, 50, 140, 50), 6);
+            draw(Strokes.line(100, 50, 140, 50), 6);
             List<TrackPath.Place> swing = new ArrayList<>();
             for (int n = 0; n < FRAMES; n++) {
                 swing.add(TrackPath.Place.byHand(n, 150 + 80 * Math.cos(Math.PI * n / 12), 90));
@@ -561,7 +561,7 @@ class StudyTest {
         robot.interact(() -> {
             window.session.view().stepProperty().set(View.Step.STUDY);
             window.session.document().apply(TrackEdits.add(pair()));
-            draw(Shots.line(100, 50, 140, 50).withPart("arm"), FRAMES);
+            draw(Strokes.line(100, 50, 140, 50).withPart("arm"), FRAMES);
         });
         go(0);
         window.await(() -> robot.lookup("#drawn-arm").tryQuery().isPresent());

@@ -8,6 +8,7 @@ import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import chalktrace.media.file.Journal;
 import chalktrace.media.file.SavedShot;
 import chalktrace.media.file.ShotFile;
@@ -47,7 +48,7 @@ class UnsavedWorkStoryTest {
     private Shot left(Path file) throws Exception {
         Shot drawn = Shots.empty()
                 .withName("as it was drawn")
-                .withLevel(Shots.LEVEL, level -> level.with(Drawing.empty(1).plus(Shots.line(9, 3, 9, 9))));
+                .withLevel(Shots.LEVEL, level -> level.with(Drawing.empty(1).plus(Strokes.line(9, 3, 9, 9))));
         SavedShot inTheFile = new SavedShot(ShotFile.open(file).shot(), Optional.empty());
         try (Journal journal = Journal.of(file, inTheFile, folder.resolve("state/unsaved"))) {
             journal.keep(drawn, false);

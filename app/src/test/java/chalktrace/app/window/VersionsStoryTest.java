@@ -10,6 +10,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.file.Versions;
 import java.nio.file.Files;
@@ -42,7 +43,7 @@ class VersionsStoryTest {
 
     private static Shot drawn(Shot shot, int number, double y) {
         return shot.withLevel(
-                Shots.LEVEL, level -> level.with(Drawing.empty(number).plus(Shots.line(20, y, 300, y)))
+                Shots.LEVEL, level -> level.with(Drawing.empty(number).plus(Strokes.line(20, y, 300, y)))
                         .with(level.exposures().with(Exposure.of(4 * number, 4, number))));
     }
 

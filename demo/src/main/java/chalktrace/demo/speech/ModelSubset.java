@@ -20,7 +20,7 @@ import java.util.zip.ZipFile;
  * Makes the speech model that ships with the program from the one that Alpha Cephei and Carnegie Mellon University publish as
  * the Maven artifact de.sciss:sphinx4-data:1.0.0: of 38 MB the part that does not depend on neighbouring sounds, and the
  * dictionary. Run by hand: {@code java ... chalktrace.demo.speech.ModelSubset sphinx4-data-1.0.0.jar
- * core/src/main/resources/chalktrace/core/speech}.
+ * sound/src/main/resources/chalktrace/core/speech}.
  */
 public final class ModelSubset {
 

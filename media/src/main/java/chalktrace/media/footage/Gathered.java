@@ -33,6 +33,11 @@ public record Gathered(
     public record Pictures(
             PictureSize size, FrameRate rate, PictureTimes times, Reference.Kind kind, Optional<Figure> model) {
 
+        /** The rate of a shot that is made for it: the usual one next to its own, or 24 where that is near none. */
+        public FrameRate shotRate() {
+            return rate.usual().orElse(FrameRate.FILM);
+        }
+
         /** All of it from a shot frame on. */
         Conform whole(int startFrame) {
             Conform whole = Conform.whole(startFrame, times);
@@ -76,10 +81,13 @@ public record Gathered(
                 startFrame);
     }
 
-    /** The set-up of a shot made for this: the footage's own rate, size and length, or the sound's length. */
+    /**
+     * The set-up of a shot made for this: the footage's size and length, or the sound's length, and the rate that is asked for, or else that of
+     * {@link Pictures#shotRate}.
+     */
     public ShotSetup offeredSetup(ShotSetup otherwise, Optional<FrameRate> wantedRate) {
         Optional<Pictures> filmed = pictures.filter(p -> p.model().isEmpty());
-        FrameRate rate = wantedRate.orElse(filmed.map(Pictures::rate).orElse(otherwise.rate()));
+        FrameRate rate = wantedRate.orElse(filmed.map(Pictures::shotRate).orElse(otherwise.rate()));
         int length = pictures.map(p ->
                         p.times().count() == 1 ? otherwise.length() : p.whole(0).frames(rate, p.times()))
                 .or(() -> soundSeconds.map(seconds -> rate.frameAt(seconds) + 1))

@@ -11,6 +11,7 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import chalktrace.media.testing.FullShot;
 import chalktrace.media.testing.RandomEdits;
 import chalktrace.media.testing.Variations;
@@ -418,7 +419,7 @@ class JournalTest {
     private static Drawing scribbled(int strokes) {
         List<DrawingItem> items = new ArrayList<>();
         for (int i = 0; i < strokes; i++) {
-            items.add(new DrawingItem.Line(Shots.line(i, i * 0.37, 1000 - i, i * 0.11)));
+            items.add(new DrawingItem.Line(Strokes.line(i, i * 0.37, 1000 - i, i * 0.11)));
         }
         return Drawing.of(1, items);
     }
@@ -457,7 +458,7 @@ class JournalTest {
         int at = random.nextInt(items.size() + 1);
         items.subList(at, Math.min(items.size(), at + random.nextInt(12))).clear();
         for (int more = random.nextInt(4); more > 0; more--) {
-            items.add(at, new DrawingItem.Line(Shots.line(random.nextInt(900), 1, 2, random.nextInt(900))));
+            items.add(at, new DrawingItem.Line(Strokes.line(random.nextInt(900), 1, 2, random.nextInt(900))));
         }
         return drawing.withItems(items);
     }
@@ -470,7 +471,7 @@ class JournalTest {
         for (int i = 0; i < changes; i++) {
             int stroke = i;
             shot = shot.withLevel(
-                    Shots.LEVEL, level -> level.with(Drawing.empty(1).plus(Shots.line(stroke, 3, 9, 9))));
+                    Shots.LEVEL, level -> level.with(Drawing.empty(1).plus(Strokes.line(stroke, 3, 9, 9))));
             journal.keep(shot, false);
         }
         byte[] records = Files.readAllBytes(journal.folder().resolve("journal-1"));
@@ -506,7 +507,7 @@ class JournalTest {
                 // As many as before: the next one seems to fit.
                 items.remove(items.size() - 1);
             }
-            items.add(new DrawingItem.Line(Shots.line(i, 3, 9, 9)));
+            items.add(new DrawingItem.Line(Strokes.line(i, 3, 9, 9)));
             shot = shot.withLevel(Shots.LEVEL, level -> level.with(drawing.withItems(items)));
             journal.keep(shot, false);
             shots.add(shot);
@@ -527,7 +528,7 @@ class JournalTest {
         Level crowd = Level.empty("crowd", "crowd");
         List<Drawing> drawings = new ArrayList<>();
         for (int i = 1; i <= 2000; i++) {
-            drawings.add(new Drawing(i, List.of(Shots.line(i, 0, 0, i))));
+            drawings.add(new Drawing(i, List.of(Strokes.line(i, 0, 0, i))));
         }
         Level full = new Level(
                 crowd.id(), crowd.name(), true, false, 1, crowd.style(), drawings, Exposures.of(Exposure.of(0, 9, 1)));

@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
 import chalktrace.media.testing.FullShot;
@@ -300,7 +301,7 @@ class ShotFileTest {
         Shot changed = opened.shot()
                 .withLevel(
                         Shots.LEVEL,
-                        level -> level.with(level.drawing(1).orElseThrow().plus(Shots.line(1, 2, 3, 4))));
+                        level -> level.with(level.drawing(1).orElseThrow().plus(Strokes.line(1, 2, 3, 4))));
         opened.file().save(changed, file);
         assertThat(ShotFile.open(file).shot()).isEqualTo(changed);
         try (ZipFile zip = new ZipFile(file.toFile())) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.testing.FullShot;
 import chalktrace.media.testing.RandomEdits;
@@ -87,7 +88,7 @@ class VersionsTest {
             int number = i;
             Drawing drawing = Drawing.empty(number);
             for (int line = 0; line < 20; line++) {
-                drawing = drawing.plus(Shots.line(line, number, 3 * line, 9));
+                drawing = drawing.plus(Strokes.line(line, number, 3 * line, 9));
             }
             Drawing drawn = drawing;
             shot = shot.withLevel(Shots.LEVEL, level -> level.with(drawn));
@@ -176,7 +177,7 @@ class VersionsTest {
             int number = 10 + i;
             Drawing drawing = Drawing.empty(number);
             for (int line = 0; line < 50; line++) {
-                drawing = drawing.plus(Shots.line(line * i, number, 3 * line, 9 + i));
+                drawing = drawing.plus(Strokes.line(line * i, number, 3 * line, 9 + i));
             }
             Drawing drawn = drawing;
             save(opened.shot().withLevel(Shots.LEVEL, level -> level.with(drawn)), NOW.plusSeconds(i));

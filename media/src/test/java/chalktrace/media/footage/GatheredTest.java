@@ -39,6 +39,17 @@ class GatheredTest {
     }
 
     @Test
+    void aClipOfAnUnusualRateOffersTheUsualOneNextToItOrTwentyFourAndKeepsItsTime() throws Exception {
+        Gathered phone = Gathered.from(Clips.numbered(folder.resolve("a.mp4"), 60, new FrameRate(29966, 1000), 5), 0);
+        assertThat(phone.offeredSetup(Shots.empty().setup(), Optional.empty()).rate())
+                .isEqualTo(FrameRate.NTSC);
+        Gathered slow = Gathered.from(Clips.numbered(folder.resolve("b.mp4"), 20, FrameRate.of(10), 5), 0);
+        ShotSetup offered = slow.offeredSetup(Shots.empty().setup(), Optional.empty());
+        assertThat(offered.rate()).isEqualTo(FrameRate.FILM);
+        assertThat(offered.length()).as("two seconds at 24").isEqualTo(48);
+    }
+
+    @Test
     void soundComesAlongInStepWithThePicturesThatAreTaken() throws Exception {
         Gathered clip = Gathered.from(Clips.numbered(folder.resolve("a.mp4"), 50, FrameRate.of(25), 20), 0);
         Conform part = new Conform(12, 15, 40, 1, Conform.Pace.KEEP_TIME);

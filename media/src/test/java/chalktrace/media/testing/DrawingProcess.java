@@ -4,6 +4,7 @@ import chalktrace.core.shot.Drawing;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import chalktrace.media.file.FileMark;
 import chalktrace.media.file.Journal;
 import chalktrace.media.file.SavedShot;
@@ -51,7 +52,7 @@ public final class DrawingProcess {
         int number = 1 + i / STROKES_A_DRAWING;
         return shot.withName("" + i).withLevel(Shots.LEVEL, level -> level.with(level.drawing(number)
                         .orElse(Drawing.empty(number))
-                        .plus(Shots.line(i % 300, 10, 300 - i % 300, 170)))
+                        .plus(Strokes.line(i % 300, 10, 300 - i % 300, 170)))
                 .with(level.exposures().with(Exposure.of(number, 1, number))));
     }
 }

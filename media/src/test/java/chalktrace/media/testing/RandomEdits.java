@@ -8,7 +8,7 @@ import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
-import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -76,7 +76,7 @@ public final class RandomEdits {
 
     /** One more stroke in a drawing. @param i tells one stroke from another */
     public static Level drawn(Level level, int number, int i) {
-        Drawing drawing = level.drawing(number).orElse(Drawing.empty(number)).plus(Shots.line(i, 3, 9, 9 + i));
+        Drawing drawing = level.drawing(number).orElse(Drawing.empty(number)).plus(Strokes.line(i, 3, 9, 9 + i));
         return level.with(drawing).with(level.exposures().with(Exposure.of(number * 3, 2, number)));
     }
 }

@@ -1,6 +1,7 @@
 package chalktrace.app.trace.tool;
 
 import chalktrace.app.board.BoardView;
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.trace.work.TraceWork;
@@ -12,7 +13,6 @@ import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import javafx.beans.InvalidationListener;
 import javafx.scene.Cursor;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
@@ -55,16 +55,22 @@ final class BendFrame extends Pane {
         }
         getChildren().addAll(points);
         setPickOnBounds(false);
-        InvalidationListener all = changed -> show();
-        session.selection().pickProperty().addListener(all);
-        session.view().toolProperty().addListener(all);
-        session.view().handlingProperty().addListener(all);
         session.document().shotProperty().addListener(changed -> {
             grid = null;
             show();
         });
-        board.framesShownProperty().addListener(all);
-        show();
+        View view = session.view();
+        WhileWanted.show(
+                this::isWanted,
+                List.of(session.selection().pickProperty(), view.toolProperty(), view.handlingProperty()),
+                this::show,
+                board.framesShownProperty());
+    }
+
+    private boolean isWanted() {
+        return session.selection().pickProperty().get() != null
+                && session.view().toolProperty().get().equals(View.Tool.PICK)
+                && session.view().handlingProperty().get() == handling;
     }
 
     private Circle point(int column, int row) {
@@ -96,10 +102,7 @@ final class BendFrame extends Pane {
 
     private void show() {
         Pick pick = session.selection().pickProperty().get();
-        boolean shown = pick != null
-                && session.view().toolProperty().get().equals(View.Tool.PICK)
-                && session.view().handlingProperty().get() == handling
-                && pick.isIn(session.shot());
+        boolean shown = isWanted() && pick.isIn(session.shot());
         setVisible(shown);
         if (!shown) {
             grid = null;

@@ -24,6 +24,7 @@ import chalktrace.core.stroke.StrokeSelection;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 
 /** Draws with the chalk in hand. */
 final class ChalkHand implements Hand {
@@ -39,23 +40,38 @@ final class ChalkHand implements Hand {
     /** In place of a free line while Shift is held; fed all the time, so that Shift may come and go. */
     private StraightLine ruled;
 
+    /** Whether Shift is held. */
+    private final ReadOnlyBooleanProperty ruling;
+
+    private boolean free;
     private Rectangle2D wholeBefore;
     private StrokeLanding landing;
     private Chalk chalk;
+
+    /** Of the level that is drawn on. */
+    private double opacity;
+
+    /** How far what is drawn may reach beyond its line, in pixels of the shot. */
+    private double margin;
 
     ChalkHand(TraceWork work, BoardView board) {
         this.work = work;
         this.session = work.session();
         this.board = board;
+        this.ruling = session.view().shiftHeldProperty();
     }
 
     @Override
     public void down(PenSample sample) {
         landing = session.landing();
         chalk = session.shot().chalk(session.selection().chalkProperty().get());
+        free = session.view().lineKindProperty().get() == View.LineKind.FREE;
         line = maker();
         ruled = new StraightLine(chalk.id());
         wholeBefore = null;
+        Shot shot = session.shot();
+        opacity = shot.level(landing.level()).map(shot::opacityOf).orElse(1.0);
+        margin = chalk.width() + chalk.line().taperPx();
         draw(sample);
     }
 
@@ -131,8 +147,7 @@ final class ChalkHand implements Hand {
     }
 
     private StrokeMaker now() {
-        boolean free = session.view().lineKindProperty().get() == View.LineKind.FREE;
-        return free && session.view().shiftHeldProperty().get() ? ruled : line;
+        return free && ruling.get() ? ruled : line;
     }
 
     private void draw(PenSample sample) {
@@ -140,13 +155,8 @@ final class ChalkHand implements Hand {
         ruled.add(sample);
         Stroke soFar = now().soFar();
         board.showPen(
-                new StrokeLayer(soFar, chalk, opacity()),
+                new StrokeLayer(soFar, chalk, opacity),
                 now().changed().map(this::end).orElseGet(() -> whole(soFar)));
-    }
-
-    private double opacity() {
-        Shot shot = session.shot();
-        return shot.level(landing.level()).map(shot::opacityOf).orElse(1.0);
     }
 
     /** All that a line touches now or touched before, as it may be anywhere else with the next sample. */
@@ -166,7 +176,6 @@ final class ChalkHand implements Hand {
     }
 
     private Rectangle2D grown(Rectangle2D box) {
-        double margin = chalk.width() + chalk.line().taperPx();
         return new Rectangle2D.Double(
                 box.getX() - margin, box.getY() - margin, box.getWidth() + 2 * margin, box.getHeight() + 2 * margin);
     }

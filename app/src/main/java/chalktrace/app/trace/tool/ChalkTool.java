@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
@@ -73,7 +74,20 @@ public final class ChalkTool implements BoardTool {
 
     @Override
     public List<Node> options() {
-        return List.of(kinds(), ways(), holds());
+        HBox drawings = new HBox(2, holds(), on());
+        drawings.setAlignment(Pos.CENTER_LEFT);
+        return List.of(kinds(), ways(), drawings);
+    }
+
+    /** Goes on to where the next drawing is, or belongs. */
+    private Button on() {
+        Button on = session.keys()
+                .named(
+                        Buttons.icon(Icons.NEXT_DRAWING, "", work.onward()::next),
+                        Words.TRACE.of("on-to-the-next-drawing"),
+                        Action.DRAWING_ON);
+        on.setId("next-drawing");
+        return on;
     }
 
     private HBox ways() {

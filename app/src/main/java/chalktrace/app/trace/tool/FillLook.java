@@ -45,9 +45,6 @@ final class FillLook extends Path {
 
     /** Hears where the pointer is. */
     void pointerAt(MouseEvent event) {
-        if (!session.view().toolProperty().get().equals(View.Tool.FILL)) {
-            return;
-        }
         Point2D place = board.toShot(event.getX(), event.getY());
         Found looked = work.painting().lookedProperty().get();
         if (event.getEventType() == MouseEvent.MOUSE_EXITED) {

@@ -1,6 +1,7 @@
 package chalktrace.app.trace.tool;
 
 import chalktrace.app.board.BoardView;
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.theme.Theme;
@@ -13,7 +14,6 @@ import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javafx.beans.InvalidationListener;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
@@ -55,19 +55,28 @@ final class GuideLook extends Pane {
         this.board = board;
         setMouseTransparent(true);
         setManaged(false);
-        InvalidationListener all = changed -> show();
-        board.framesShownProperty().addListener(all);
-        session.document().shownProperty().addListener(all);
-        session.view().toolProperty().addListener(all);
-        session.view().guidesShownProperty().addListener(all);
+        View view = session.view();
+        WhileWanted.show(
+                this::isWanted,
+                List.of(session.document().shownProperty(), view.toolProperty(), view.guidesShownProperty()),
+                this::show,
+                board.framesShownProperty());
+    }
+
+    private boolean isWanted() {
+        return !session.document().shown().guides().isEmpty()
+                && (isSetting() || session.view().guidesShownProperty().get());
+    }
+
+    private boolean isSetting() {
+        return session.view().toolProperty().get().equals(View.Tool.GUIDES);
     }
 
     private void show() {
         List<Guide> guides =
                 session.document().shown().guides(session.transport().frame());
-        boolean setting = session.view().toolProperty().get().equals(View.Tool.GUIDES);
-        boolean seen = !guides.isEmpty()
-                && (setting || session.view().guidesShownProperty().get());
+        boolean setting = isSetting();
+        boolean seen = isWanted();
         setVisible(seen);
         Shown wanted = seen
                 ? new Shown(

@@ -1,6 +1,8 @@
 package chalktrace.app.trace.tool;
 
 import chalktrace.app.board.BoardView;
+import chalktrace.app.controls.WhileWanted;
+import chalktrace.app.kernel.Selection;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.app.trace.work.TraceWork;
@@ -18,7 +20,6 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import javafx.animation.PauseTransition;
-import javafx.beans.InvalidationListener;
 import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.input.MouseEvent;
@@ -91,22 +92,29 @@ final class PickFrame extends Pane {
             event.consume();
         });
         middle.setOnMousePressed(MouseEvent::consume);
-        InvalidationListener all = changed -> show();
-        session.selection().pickProperty().addListener(all);
-        session.view().toolProperty().addListener(all);
-        session.view().handlingProperty().addListener(all);
-        session.selection().alsoPickedProperty().addListener(all);
+        Selection selection = session.selection();
+        View view = session.view();
         // Whatever changes the picture or the view comes on screen as a composed frame.
-        board.framesShownProperty().addListener(all);
-        show();
+        WhileWanted.show(
+                this::isWanted,
+                List.of(
+                        selection.pickProperty(),
+                        view.toolProperty(),
+                        view.handlingProperty(),
+                        selection.alsoPickedProperty()),
+                this::show,
+                board.framesShownProperty());
+    }
+
+    private boolean isWanted() {
+        return session.selection().pickProperty().get() != null
+                && session.view().toolProperty().get().equals(View.Tool.PICK)
+                && session.view().handlingProperty().get() == View.Handling.WHOLE;
     }
 
     private void show() {
         Pick pick = session.selection().pickProperty().get();
-        boolean shown = pick != null
-                && session.view().toolProperty().get().equals(View.Tool.PICK)
-                && session.view().handlingProperty().get() == View.Handling.WHOLE
-                && pick.isIn(session.document().shown());
+        boolean shown = isWanted() && pick.isIn(session.document().shown());
         setVisible(shown);
         if (pick == null || !pick.equals(pickOfMiddle)) {
             chosenMiddle = Optional.empty();

@@ -1,6 +1,7 @@
 package chalktrace.app.trace.tool;
 
 import chalktrace.app.board.BoardView;
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
 import chalktrace.core.edit.selection.Pick;
@@ -12,7 +13,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import javafx.beans.InvalidationListener;
 import javafx.scene.Cursor;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
@@ -60,23 +60,26 @@ final class PointsFrame extends Pane {
             event.consume();
         });
         setPickOnBounds(false);
-        InvalidationListener all = changed -> show();
-        session.selection().pickProperty().addListener((property, before, now) -> {
-            touched = -1;
-            show();
-        });
-        session.view().toolProperty().addListener(all);
-        session.view().handlingProperty().addListener(all);
-        board.framesShownProperty().addListener(all);
-        show();
+        session.selection().pickProperty().addListener((property, before, now) -> touched = -1);
+        View view = session.view();
+        WhileWanted.show(
+                this::isWanted,
+                List.of(session.selection().pickProperty(), view.toolProperty(), view.handlingProperty()),
+                this::show,
+                board.framesShownProperty());
+    }
+
+    private boolean isWanted() {
+        Pick pick = session.selection().pickProperty().get();
+        return pick != null
+                && pick.strokes().size() == 1
+                && session.view().toolProperty().get().equals(View.Tool.PICK)
+                && session.view().handlingProperty().get() == View.Handling.POINTS;
     }
 
     private Optional<Pick> pick() {
         return Optional.ofNullable(session.selection().pickProperty().get())
-                .filter(pick -> session.view().toolProperty().get().equals(View.Tool.PICK)
-                        && session.view().handlingProperty().get() == View.Handling.POINTS
-                        && pick.strokes().size() == 1
-                        && pick.isIn(session.shot()));
+                .filter(pick -> isWanted() && pick.isIn(session.shot()));
     }
 
     private Optional<Curve> curve() {

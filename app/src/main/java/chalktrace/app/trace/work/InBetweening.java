@@ -1,5 +1,6 @@
 package chalktrace.app.trace.work;
 
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.footage.FootageTrack;
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.Notices;
@@ -90,7 +91,7 @@ public final class InBetweening {
             touched = null;
         });
         document.shotProperty().addListener(changed -> hideDraft());
-        transport.frameProperty().addListener(changed -> hideDraft());
+        WhileWanted.hear(() -> draft.get() != null, List.of(draft), this::hideDraft, transport.frameProperty());
     }
 
     /** Along what in-betweens go. */

@@ -1,5 +1,6 @@
 package chalktrace.app.trace.work;
 
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.Notices;
 import chalktrace.app.kernel.Proposals;
@@ -53,7 +54,8 @@ public final class Painting {
         suit(document.shot());
         document.whenOpened(() -> suit(document.shot()));
         document.shotProperty().addListener(changed -> looked.set(null));
-        transport.frameProperty().addListener(changed -> looked.set(null));
+        WhileWanted.hear(
+                () -> looked.get() != null, List.of(looked), () -> looked.set(null), transport.frameProperty());
         selection.levelProperty().addListener(changed -> looked.set(null));
     }
 

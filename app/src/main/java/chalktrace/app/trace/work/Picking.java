@@ -1,5 +1,6 @@
 package chalktrace.app.trace.work;
 
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.Selection;
 import chalktrace.app.session.Landings;
@@ -40,7 +41,11 @@ public final class Picking {
         this.selection = selection;
         this.transport = transport;
         this.view = view;
-        transport.frameProperty().addListener(changed -> leaveOtherDrawings());
+        WhileWanted.hear(
+                () -> selection.pickProperty().get() != null,
+                List.of(selection.pickProperty()),
+                this::leaveOtherDrawings,
+                transport.frameProperty());
         selection
                 .levelProperty()
                 .addListener(changed -> selection.pickProperty().set(null));

@@ -1,5 +1,6 @@
 package chalktrace.app.trace.work;
 
+import chalktrace.app.controls.WhileWanted;
 import chalktrace.app.footage.Footages;
 import chalktrace.app.kernel.Document;
 import chalktrace.app.kernel.Jobs;
@@ -16,7 +17,6 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.EdgeMap;
 import java.util.List;
 import java.util.Optional;
-import javafx.beans.InvalidationListener;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -42,12 +42,15 @@ public final class Snapping {
         this.transport = transport;
         this.footages = footages;
         this.jobs = jobs;
-        InvalidationListener changed = any -> look();
-        on.addListener(changed);
-        transport.frameProperty().addListener(changed);
-        transport.playingProperty().addListener(changed);
-        document.shownProperty().addListener(changed);
-        footages.latestProperty().addListener(changed);
+        WhileWanted.hear(
+                on::get,
+                List.of(on),
+                this::look,
+                transport.frameProperty(),
+                transport.playingProperty(),
+                document.shownProperty(),
+                footages.latestProperty());
+        on.addListener(changed -> look());
     }
 
     /** Whether the chalk follows the edges of the footage. */

@@ -11,6 +11,7 @@ public final class TraceWork {
     private final Snapping snapping;
     private final InBetweening inBetweening;
     private final DrawingExchange drawingExchange;
+    private final Onward onward;
 
     public TraceWork(Session session) {
         this.session = session;
@@ -35,6 +36,8 @@ public final class TraceWork {
                 session.jobs(),
                 session.proposals(),
                 session.notices());
+        onward = new Onward(
+                session.document(), session.selection(), session.transport(), session.view(), session.notices());
     }
 
     public Session session() {
@@ -55,6 +58,10 @@ public final class TraceWork {
 
     public InBetweening inBetweening() {
         return inBetweening;
+    }
+
+    public Onward onward() {
+        return onward;
     }
 
     public DrawingExchange drawingExchange() {

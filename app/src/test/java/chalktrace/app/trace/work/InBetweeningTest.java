@@ -16,6 +16,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Curve;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import java.awt.geom.Rectangle2D;
 import java.nio.file.Path;
 import java.util.List;
@@ -39,8 +40,8 @@ class InBetweeningTest {
     @BeforeEach
     void open() {
         Shot shot = Shots.showing(Exposure.of(0, 2, 1), Exposure.of(8, 2, 2))
-                .withLevel(Shots.LEVEL, level -> level.with(new Drawing(1, List.of(Shots.line(40, 60, 40, 120))))
-                        .with(new Drawing(2, List.of(Shots.line(200, 60, 200, 120)))));
+                .withLevel(Shots.LEVEL, level -> level.with(new Drawing(1, List.of(Strokes.line(40, 60, 40, 120))))
+                        .with(new Drawing(2, List.of(Strokes.line(200, 60, 200, 120)))));
         bare = new BareSession(folder, shot);
         inBetweening = bare.get(() -> new TraceWork(bare.session)).inBetweening();
     }
@@ -137,8 +138,8 @@ class InBetweeningTest {
         Shot more = bare.shot()
                 .withLevel(
                         Shots.LEVEL,
-                        level -> level.with(
-                                new Drawing(1, List.of(Shots.line(40, 60, 40, 120), Shots.line(280, 10, 300, 12)))));
+                        level -> level.with(new Drawing(
+                                1, List.of(Strokes.line(40, 60, 40, 120), Strokes.line(280, 10, 300, 12)))));
         bare.run(() -> bare.session.document().apply(new Edit("more", before -> more)));
         assertThat(draft(0.5).strokes()).hasSize(2);
         assertThat(bare.get(() -> inBetweening.withoutPartner().orElseThrow().strokes()))

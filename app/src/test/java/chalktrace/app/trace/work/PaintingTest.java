@@ -13,6 +13,7 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import java.awt.geom.Point2D;
 import java.nio.file.Path;
 import java.util.List;
@@ -35,10 +36,10 @@ class PaintingTest {
 
     private static List<Stroke> box(double x, double gap) {
         return List.of(
-                Shots.line(x, 40, x + 60 - gap, 40),
-                Shots.line(x + 60, 40, x + 60, 100),
-                Shots.line(x + 60, 100, x, 100),
-                Shots.line(x, 100, x, 40));
+                Strokes.line(x, 40, x + 60 - gap, 40),
+                Strokes.line(x + 60, 40, x + 60, 100),
+                Strokes.line(x + 60, 100, x, 100),
+                Strokes.line(x, 100, x, 40));
     }
 
     @BeforeEach
@@ -152,7 +153,7 @@ class PaintingTest {
     void theSilhouetteIsAllWithinTheOutermostLines() {
         Shot nested = boxes(0).withLevel(Shots.LEVEL, level -> {
             Drawing first = level.drawing(1).orElseThrow();
-            return level.with(first.plus(Shots.line(60, 60, 80, 60)).plus(Shots.line(80, 60, 60, 80)));
+            return level.with(first.plus(Strokes.line(60, 60, 80, 60)).plus(Strokes.line(80, 60, 60, 80)));
         });
         use(nested);
         bare.run(painting::silhouette);

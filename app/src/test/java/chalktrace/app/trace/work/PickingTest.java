@@ -11,6 +11,7 @@ import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Stroke;
 import chalktrace.core.testing.Shots;
+import chalktrace.core.testing.Strokes;
 import java.awt.geom.Rectangle2D;
 import java.nio.file.Path;
 import java.util.List;
@@ -36,8 +37,8 @@ class PickingTest {
         Shot shot = Shots.showing(Exposure.of(0, 4, 1))
                 .withLevel(
                         Shots.LEVEL,
-                        level -> level.with(
-                                new Drawing(1, List.of(Shots.line(40, 40, 120, 40), Shots.line(200, 60, 200, 100)))));
+                        level -> level.with(new Drawing(
+                                1, List.of(Strokes.line(40, 40, 120, 40), Strokes.line(200, 60, 200, 100)))));
         bare = new BareSession(folder, shot);
         picking = bare.get(() -> new TraceWork(bare.session)).picking();
         bare.run(picking::all);

@@ -1,0 +1,2 @@
+/** The strips that run through the gate: lanes, their scale, what is painted on them and dragged. In play they are moved and not painted. */
+package chalktrace.app.bench;

@@ -1,0 +1,2 @@
+/** Cards that more than one step shows: findings, sounds. */
+package chalktrace.app.cards;

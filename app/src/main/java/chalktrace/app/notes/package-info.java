@@ -1,0 +1,2 @@
+/** Notes on frames, as a lane. */
+package chalktrace.app.notes;

@@ -1,0 +1,2 @@
+/** The exposure sheet in the board's place: frames down, levels across, filled in by keys. */
+package chalktrace.app.sheet;

@@ -1,0 +1,2 @@
+/** Colours, fonts and icons, in two looks. */
+package chalktrace.app.theme;
