@@ -209,7 +209,10 @@ public final class PointTracker {
         keep();
         // The place of this picture is kept by now, and not yet said: it is not among those that were found.
         int doubtful = confirms && (renewed || isDue()) ? doubtful() : 0;
-        if (doubtful > 0) {
+        if (doubtful == 1 && movesFast()) {
+            // One place alone may be blurred otherwise than the one before: the next tells.
+            unconfirmed = CONFIRMED_EVERY;
+        } else if (doubtful > 0) {
             forgetLast(doubtful);
             return new Lost(COVERED, doubtful - 1);
         }
@@ -354,6 +357,7 @@ public final class PointTracker {
         if (!isWithin(whole, fit.warp().tx(), fit.warp().ty())) {
             return new Lost(LEFT, 0);
         }
+        boolean fitsAsEver = isAsEver(fit);
         before = warp;
         warp = fit.warp();
         fitted.look.template.learn(whole, fitted.look.smear, warp);
@@ -382,7 +386,12 @@ public final class PointTracker {
         last = picture;
         double certainty = Math.max(0, fit.whole()) * trust * (backPx < BACK_PX ? 1 : BACK_PX / backPx);
         if (certainty < LEAST_CERTAINTY) {
-            return new Lost(COVERED, 0);
+            if (!fitsAsEver || !movesFast()) {
+                return new Lost(COVERED, 0);
+            }
+            // Only the way back went astray, as it does where a blur changes: the way back is looked at again after the next picture.
+            certainty = LEAST_CERTAINTY;
+            unconfirmed = CONFIRMED_EVERY;
         }
         return new Found(
                 warp.tx(),
@@ -443,11 +452,19 @@ public final class PointTracker {
     /** Whether the exact fit is a small step from where the shift led, or fits so well that the shift was led astray, as along an edge. */
     private boolean isNear(Template.Fit fit, Shift.Found moved) {
         double aside = Math.hypot(fit.warp().tx() - moved.x(), fit.warp().ty() - moved.y());
-        boolean fitsAsEver = fit.whole() > usual - AS_EVER;
         return fit.warp().shapeDistance(warp) < SHAPE_A_STEP
                 && fit.warp().scale() > SMALLEST
                 && fit.warp().scale() < 1 / SMALLEST
-                && aside < (fitsAsEver ? radius : ASIDE * radius);
+                && aside < (isAsEver(fit) ? radius : ASIDE * radius);
+    }
+
+    /** Fast enough for a shutter that is open for half the time to blur it. */
+    private boolean movesFast() {
+        return Math.hypot(warp.tx() - before.tx(), warp.ty() - before.ty()) > 2 * LEAST_SMEAR_PX;
+    }
+
+    private boolean isAsEver(Template.Fit fit) {
+        return fit.whole() > usual - AS_EVER;
     }
 
     private boolean isFarBelow(Template.Fit fit) {

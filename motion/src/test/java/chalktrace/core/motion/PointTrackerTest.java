@@ -119,6 +119,14 @@ class PointTrackerTest {
         assertThat(tally.lostForNothing).isLessThanOrEqualTo(tally.points / 5);
     }
 
+    /** Clips of which nine points in sixteen were lost, each in one picture whose blur led the way back astray. */
+    @Test
+    void onePictureThatDoesNotLeadBackLosesNothing() {
+        Tally tally = follow(20, true, -1, 47, 58);
+        assertThat(tally.falsePaths).isZero();
+        assertThat(tally.lostForNothing).isLessThanOrEqualTo(4);
+    }
+
     /** The shutter is open all the time: at 20 px a picture what is 20 px wide is a smear of twice that. */
     @Test
     void ofWhatIsBlurredStronglyMostIsFollowed() {
