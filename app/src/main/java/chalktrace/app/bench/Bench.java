@@ -43,9 +43,13 @@ public final class Bench extends VBox {
 
     static final double NAME_WIDTH = 116;
     private static final double LOCK_WIDTH = 24;
-    private static final double START_HEIGHT = 274;
     private static final double LOWEST_HEIGHT = 150;
     private static final double LEAST_BOARD = 160;
+
+    /** Of the window's height it takes no more unless it is dragged: in Trace the board keeps half of the window's area. */
+    private static final double MOST_IN_TRACE = 0.265;
+
+    private static final double MOST = 0.35;
     private static final double[] SPEEDS = {0.25, 0.5, 1, 2, 4};
 
     private static final LaneKind PICTURE =
@@ -82,13 +86,32 @@ public final class Bench extends VBox {
                         kind.lane().apply(session, scale))));
         VBox.setVgrow(lanes, Priority.ALWAYS);
         getChildren().addAll(grip(), lanes, gateFoot(), new WholeShot(session, scale));
-        setPrefHeight(session.preferences().benchHeight(START_HEIGHT));
         setMinHeight(LOWEST_HEIGHT);
         session.document().shownProperty().addListener(changed -> arrange());
-        session.view().stepProperty().addListener(changed -> fold());
+        session.view().stepProperty().addListener(changed -> {
+            fold();
+            takeHeight();
+        });
         session.selection().levelProperty().addListener(changed -> keepCurrentInView());
         arrange();
         fold();
+        takeHeight();
+    }
+
+    /** As it was dragged in this step, or else as high as the lanes that the step needs. */
+    private void takeHeight() {
+        setPrefHeight(session.preferences().benchHeight(step().id()).orElse(USE_COMPUTED_SIZE));
+    }
+
+    @Override
+    protected double computePrefHeight(double width) {
+        double needed = super.computePrefHeight(width);
+        double share = step() == Step.TRACE ? MOST_IN_TRACE : MOST;
+        return getScene() == null ? needed : Math.min(needed, share * getScene().getHeight());
+    }
+
+    private Step step() {
+        return session.view().stepProperty().get();
     }
 
     /** Strips to lie over the board's lower edge, frame over frame with those of the bench. */
@@ -152,8 +175,7 @@ public final class Bench extends VBox {
     }
 
     private void fold() {
-        Step step = session.view().stepProperty().get();
-        rows.forEach(row -> row.lane().fold(!row.neededBy().contains(step)));
+        rows.forEach(row -> row.lane().fold(!row.neededBy().contains(step())));
         lanes.requestLayout();
     }
 
@@ -251,7 +273,7 @@ public final class Bench extends VBox {
         return button;
     }
 
-    /** The top edge of the bench, by which its height is dragged. */
+    /** The top edge of the bench, by which its height is dragged; twice clicked it is as high again as its lanes. */
     private Region grip() {
         Region grip = new Region();
         grip.getStyleClass().add("grip");
@@ -264,7 +286,15 @@ public final class Bench extends VBox {
             double highest = getScene().getHeight() - LEAST_BOARD;
             setPrefHeight(Math.max(LOWEST_HEIGHT, Math.min(highest, start[1] + start[0] - event.getScreenY())));
         });
-        grip.setOnMouseReleased(event -> session.preferences().setBenchHeight(getPrefHeight()));
+        grip.setOnMouseReleased(event -> {
+            if (event.getClickCount() == 2) {
+                session.preferences().forgetBenchHeight(step().id());
+                takeHeight();
+            } else if (!event.isStillSincePress()) {
+                session.preferences().setBenchHeight(step().id(), getPrefHeight());
+            }
+        });
+        Tooltip.install(grip, new Tooltip(Words.DESK.of("drag-for-the-bench-s-height")));
         return grip;
     }
 

@@ -136,6 +136,7 @@ public final class Board extends StackPane {
         session.looking().sourceProperty().addListener(changed -> showEmptyWord());
         session.view().toolProperty().addListener(changed -> takeInHand());
         session.selection().chalkProperty().addListener(changed -> sizeRing());
+        session.view().dusterWidthProperty().addListener(changed -> sizeRing());
         showEmptyWord();
         takeInHand();
     }

@@ -9,6 +9,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
 
 /**
  * A number with a name that can be dragged and typed. While it is dragged it previews; one change is told at the end, so
@@ -16,6 +17,7 @@ import javafx.scene.layout.Priority;
  */
 public final class ValueSlider extends HBox {
 
+    private final Label label = new Label();
     private final Slider slider = new Slider();
     private final TextField field = new TextField();
     private final int decimals;
@@ -28,7 +30,7 @@ public final class ValueSlider extends HBox {
         this.decimals = decimals;
         this.changed = changed;
         setAlignment(Pos.CENTER_LEFT);
-        Label label = new Label(name);
+        label.setText(name);
         label.setMinWidth(76);
         label.getStyleClass().add("quiet");
         slider.setMin(lowest);
@@ -64,6 +66,17 @@ public final class ValueSlider extends HBox {
     /** Hears the value while it is dragged. */
     public ValueSlider previewing(DoubleConsumer preview) {
         this.previewed = preview;
+        return this;
+    }
+
+    /** Takes half the width and twice the height. */
+    public ValueSlider stacked() {
+        label.setMinWidth(0);
+        HBox head = new HBox(4, label, Rows.space(), field);
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox both = new VBox(head, slider);
+        HBox.setHgrow(both, Priority.ALWAYS);
+        getChildren().setAll(both);
         return this;
     }
 

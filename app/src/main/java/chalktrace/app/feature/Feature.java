@@ -50,6 +50,11 @@ public interface Feature {
         return List.of();
     }
 
+    /** Rows of the narrow tray, which is the same in every step; asked once, when it is first shown. */
+    default List<Node> narrowRows() {
+        return List.of();
+    }
+
     /** Says what its commands do; called once, when its lanes and rows have their places. */
     default void actions(Keys keys) {}
 

@@ -48,6 +48,10 @@ public record Features(List<Feature> all) {
         return all.stream().flatMap(feature -> feature.trayRows().stream()).toList();
     }
 
+    public List<Node> narrowRows() {
+        return all.stream().flatMap(feature -> feature.narrowRows().stream()).toList();
+    }
+
     public void actions(Keys keys) {
         all.forEach(feature -> feature.actions(keys));
     }

@@ -3,6 +3,7 @@ package chalktrace.app.gather;
 import chalktrace.app.cards.CardRows;
 import chalktrace.app.cards.SoundCard;
 import chalktrace.app.controls.Buttons;
+import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.kernel.FileChoice;
@@ -11,6 +12,7 @@ import chalktrace.app.theme.Icons;
 import chalktrace.app.words.Words;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
 import chalktrace.media.footage.Gathered;
 import java.util.ArrayList;
@@ -33,7 +35,7 @@ final class GatherRows extends VBox {
     private final Map<String, SoundCard> soundCards = new HashMap<>();
     private final SetupCard setup;
     private final ProxyCard proxies;
-    private final Label setupTitle = Rows.section(Words.GATHER.of("the-shot"));
+    private final Label setupFacts = Rows.hint("");
     private Gathered lookedAt;
     private LookCard lookCard;
 
@@ -47,7 +49,15 @@ final class GatherRows extends VBox {
         getStyleClass().add("step-rows");
         Button add = Buttons.main(Icons.ADD, Words.GATHER.of("import-footage-or-sound"), this::add);
         add.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(add, Rows.hint(Words.GATHER.of("footage-is-previewed-first-import")), cards);
+        Fold setupFold = new Fold(Words.GATHER.of("the-shot"), false, setup);
+        setupFold.openProperty().bindBidirectional(session.view().setupOpenProperty());
+        getChildren()
+                .addAll(
+                        setupFold,
+                        setupFacts,
+                        add,
+                        Rows.hint(Words.GATHER.of("footage-is-previewed-first-import")),
+                        cards);
         Refresh.on(
                 this,
                 this::show,
@@ -58,6 +68,7 @@ final class GatherRows extends VBox {
                 session.footages().arrivalsProperty(),
                 session.proxies().bytesProperty(),
                 session.transport().frameProperty(),
+                session.view().setupOpenProperty(),
                 session.sounds().peaks(),
                 session.sounds().problems(),
                 session.thumbnails().madeProperty(),
@@ -67,6 +78,10 @@ final class GatherRows extends VBox {
     private void add() {
         files.openMedia().ifPresent(chosen -> session.gathering()
                 .lookAt(chosen, session.transport().frame()));
+    }
+
+    private static String facts(ShotSetup setup) {
+        return Words.GATHER.of("setup-facts", setup.size(), setup.rate().spoken(), setup.length());
     }
 
     private void show() {
@@ -84,6 +99,7 @@ final class GatherRows extends VBox {
             return;
         }
         setup.show(shot.setup());
+        setupFacts.setText(session.view().setupOpenProperty().get() ? "" : facts(shot.setup()));
         for (Footage clip : shot.footage()) {
             FootageCard card =
                     footageCards.computeIfAbsent(clip.id(), id -> new FootageCard(session, files, clip, more));
@@ -95,8 +111,6 @@ final class GatherRows extends VBox {
             card.show(clip);
             all.add(card);
         }
-        all.add(setupTitle);
-        all.add(setup);
         all.add(proxies);
         proxies.show();
         if (!cards.getChildren().equals(all)) {

@@ -13,6 +13,8 @@ import javafx.scene.input.KeyCombination;
 public enum Action {
     FRAME_BACK(KeyCode.D),
     FRAME_ON(KeyCode.F),
+    HOLD_BACK(KeyCode.D, KeyCombination.ALT_DOWN),
+    HOLD_ON(KeyCode.F, KeyCombination.ALT_DOWN),
     MARK_BACK(KeyCode.S),
     MARK_ON(KeyCode.G),
     DRAWING_BACK(KeyCode.C),
@@ -57,6 +59,8 @@ public enum Action {
     CHALK_6(KeyCode.DIGIT6),
     THINNER(KeyCode.DIGIT7),
     WIDER(KeyCode.DIGIT8),
+    DIAL_WIDTH(KeyCode.DIGIT9),
+    DIAL_STRENGTH(KeyCode.DIGIT0),
     HOLD_LONGER(KeyCode.F, KeyCombination.SHIFT_DOWN),
     HOLD_SHORTER(KeyCode.D, KeyCombination.SHIFT_DOWN),
     MARK(KeyCode.B),
@@ -75,6 +79,13 @@ public enum Action {
     HEAR_BACKWARDS(KeyCode.J),
     MOVE_VIEW(KeyCode.Z),
     FIT(KeyCode.Z, KeyCombination.SHIFT_DOWN),
+    GO_GATHER(KeyCode.DIGIT1, KeyCombination.ALT_DOWN),
+    GO_STUDY(KeyCode.DIGIT2, KeyCombination.ALT_DOWN),
+    GO_TRACE(KeyCode.DIGIT3, KeyCombination.ALT_DOWN),
+    GO_VOICE(KeyCode.DIGIT4, KeyCombination.ALT_DOWN),
+    GO_FINISH(KeyCode.DIGIT5, KeyCombination.ALT_DOWN),
+    NARROW_TRAY(KeyCode.T, KeyCombination.ALT_DOWN),
+    TRAY_SIDE(KeyCode.T, KeyCombination.ALT_DOWN, KeyCombination.SHIFT_DOWN),
     SHEET(KeyCode.TAB, KeyCombination.SHIFT_DOWN),
     WHOLE_WINDOW(KeyCode.TAB),
     REMOVE(KeyCode.DELETE),
@@ -89,8 +100,17 @@ public enum Action {
     private static final Set<Action> FIELDS_HAVE_THEIR_OWN =
             EnumSet.of(UNDO, REDO, COPY, CUT, PASTE, DUPLICATE, PICK_ALL);
 
-    private static final Set<Action> HELD =
-            EnumSet.of(FRAME_BACK, FRAME_ON, PEEK_BACK, HIDE_FOOTAGE, FLIP, HEAR, HEAR_BACKWARDS, MOVE_VIEW);
+    private static final Set<Action> HELD = EnumSet.of(
+            FRAME_BACK,
+            FRAME_ON,
+            PEEK_BACK,
+            HIDE_FOOTAGE,
+            FLIP,
+            HEAR,
+            HEAR_BACKWARDS,
+            MOVE_VIEW,
+            DIAL_WIDTH,
+            DIAL_STRENGTH);
 
     private final KeyCodeCombination keys;
 

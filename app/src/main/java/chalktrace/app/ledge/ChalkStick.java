@@ -13,7 +13,7 @@ import javafx.scene.shape.Rectangle;
 /** A chalk as a stick in its own colour and thickness; the one in hand is lifted. */
 final class ChalkStick extends Button {
 
-    private static final double WIDTH = 34;
+    private static final double WIDTH = 30;
     private static final double HEIGHT = 44;
     private static final double LIFT = 9;
     private static final double THINNEST = 7;

@@ -41,6 +41,7 @@ public final class Ledge extends HBox {
     private final List<BoardTool> tools;
     private final Map<Tool, List<Node>> options = new HashMap<>();
     private final Label landing = new Label();
+    private final Tooltip landingWhole = new Tooltip();
     private final ToggleButton greyPaper =
             Buttons.toggle(Words.TRACE.of("grey-paper"), Words.TRACE.of("shows-the-paper-grey-while"));
 
@@ -52,14 +53,11 @@ public final class Ledge extends HBox {
         sticks.getStyleClass().add("sticks");
         landing.getStyleClass().add("landing");
         landing.setId("landing");
-        // Two lines where it is long: which drawing, and on which frames.
-        landing.setWrapText(true);
         landing.setMinWidth(0);
-        landing.setMaxHeight(Double.MAX_VALUE);
         modes.setAlignment(Pos.CENTER_LEFT);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        landing.setTooltip(new Tooltip(Words.TRACE.of("where-the-next-stroke-lands")));
+        landing.setTooltip(landingWhole);
         greyPaper.setId("grey-paper");
         greyPaper.setMinWidth(Region.USE_PREF_SIZE);
         greyPaper.selectedProperty().bindBidirectional(session.view().greyPaperProperty());
@@ -87,6 +85,7 @@ public final class Ledge extends HBox {
                 session.transport().frameProperty(),
                 session.selection().levelProperty(),
                 session.view().holdFramesProperty(),
+                session.view().eachStepProperty(),
                 session.view().awaitedProperty());
     }
 
@@ -163,19 +162,27 @@ public final class Ledge extends HBox {
                 .contrast(shot.setup().paper());
         boolean offered = greyPaper.isSelected() || bare && contrast < LEAST_CONTRAST;
         Rows.show(greyPaper, offered);
+        showLanding();
     }
 
     private void showLanding() {
         landing.getStyleClass().remove("refused");
         if (session.document().isLooking()) {
-            landing.setText(Words.TRACE.of("no-drawing-while-previewing"));
+            say(Words.TRACE.of("no-drawing-while-previewing"), "");
             return;
         }
         StrokeLanding next = session.landing();
-        landing.setText(Landings.words(session.shot(), next));
+        String whole = Landings.words(session.shot(), next);
+        // Where room is scarce the bench says which level it is.
+        say(greyPaper.isVisible() && next.canDraw() ? Landings.withoutLevel(session.shot(), next) : whole, whole);
         if (!next.canDraw()) {
             landing.getStyleClass().add("refused");
         }
+    }
+
+    private void say(String words, String whole) {
+        landing.setText(words);
+        landingWhole.setText((whole.isEmpty() ? "" : whole + "\n") + Words.TRACE.of("where-the-next-stroke-lands"));
     }
 
     private void take(int index) {

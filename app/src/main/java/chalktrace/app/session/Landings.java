@@ -4,11 +4,13 @@ import chalktrace.app.kernel.Selection;
 import chalktrace.app.sound.Transport;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.drawing.StrokeLanding;
+import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.time.FrameRange;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Says in words where the next stroke lands. */
@@ -18,15 +20,19 @@ public final class Landings {
 
     private Landings() {}
 
-    /** Where the next stroke lands on a shot. */
+    /** Where the next stroke lands on a shot; where each step is to be a drawing, not on one that began in an earlier step. */
     public static StrokeLanding next(Shot shot, Selection selection, Transport transport, View view) {
         String level = String.valueOf(selection.level());
         int frame = transport.frame();
         int hold = view.holdFramesProperty().get();
-        boolean begins = shot.level(level)
-                .flatMap(l -> l.exposures().at(frame))
-                .filter(run -> run.start() == frame)
+        Optional<Exposure> shown = shot.level(level).flatMap(l -> l.exposures().at(frame));
+        boolean begins = shown.filter(run -> run.start() == frame).isPresent();
+        boolean laterStep = shown.filter(run -> !run.isBlank() && run.start() < frame - frame % hold)
                 .isPresent();
+        if (view.eachStepProperty().get() && laterStep) {
+            return StrokeLanding.onItsPlace(shot, level, frame, hold)
+                    .orElseGet(() -> StrokeLanding.of(shot, level, frame, hold));
+        }
         return !begins
                         && new View.Awaited(level, frame)
                                 .equals(view.awaitedProperty().get())
@@ -39,11 +45,16 @@ public final class Landings {
         if (!landing.canDraw()) {
             return refusal(shot, landing);
         }
+        return levelName(shot, landing) + ": " + withoutLevel(shot, landing);
+    }
+
+    /** "drawing 3, frames 5 to 8, linked at 21", of one that can be drawn. */
+    public static String withoutLevel(Shot shot, StrokeLanding landing) {
         ShotSetup setup = shot.setup();
         String drawing = landing.kind() == StrokeLanding.Kind.NEW_DRAWING
                 ? Words.TRACE.of("new-drawing", landing.drawing())
                 : Words.TRACE.of("drawing", landing.drawing());
-        String words = levelName(shot, landing) + ": " + drawing + ", " + frames(setup, landing.frames());
+        String words = drawing + ", " + frames(setup, landing.frames());
         return landing.tiedAt().isEmpty()
                 ? words
                 : Words.TRACE.of("linked-at", words, firstOf(setup, landing.tiedAt(), MOST_TIES));

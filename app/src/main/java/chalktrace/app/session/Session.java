@@ -78,6 +78,7 @@ public final class Session {
             footages.setRunning(playing);
             jobs.hold(playing);
         });
+        AsLeft.keep(preferences, view, transport);
         document.whenOpened(this::suggestHold);
         document.shotProperty().addListener((property, before, now) -> {
             if (!now.setup().rate().equals(before.setup().rate())) {

@@ -1,5 +1,6 @@
 package chalktrace.app.session;
 
+import chalktrace.app.keys.Action;
 import chalktrace.app.words.Words;
 import chalktrace.core.render.LiftedPiece;
 import chalktrace.core.render.OnionSkin;
@@ -7,6 +8,7 @@ import chalktrace.core.shot.Mark;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.stroke.Ink;
 import java.util.List;
+import java.util.Locale;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.IntegerProperty;
@@ -70,25 +72,40 @@ public final class View {
 
     /** The steps of the work. */
     public enum Step {
-        GATHER(Words.TRACE.of("gather")),
-        STUDY(Words.TRACE.of("study")),
-        TRACE(Words.TRACE.of("trace")),
-        VOICE(Words.TRACE.of("voice")),
-        FINISH(Words.TRACE.of("finish"));
+        GATHER(Words.TRACE.of("gather"), Action.GO_GATHER),
+        STUDY(Words.TRACE.of("study"), Action.GO_STUDY),
+        TRACE(Words.TRACE.of("trace"), Action.GO_TRACE),
+        VOICE(Words.TRACE.of("voice"), Action.GO_VOICE),
+        FINISH(Words.TRACE.of("finish"), Action.GO_FINISH);
 
         private final String title;
+        private final Action goes;
 
-        Step(String title) {
+        Step(String title, Action goes) {
             this.title = title;
+            this.goes = goes;
         }
 
         public String title() {
             return title;
         }
+
+        /** What goes to it. */
+        public Action goes() {
+            return goes;
+        }
+
+        /** As it is named in files. */
+        public String id() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
+
+    private static final double USUAL_DUSTER_PX = 24;
 
     private final BooleanProperty asking = new SimpleBooleanProperty();
     private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.CHALK);
+    private final DoubleProperty dusterWidth = new SimpleDoubleProperty(USUAL_DUSTER_PX);
     private final ObjectProperty<Duster> duster = new SimpleObjectProperty<>(Duster.STROKE);
     private final BooleanProperty pickByBox = new SimpleBooleanProperty();
     private final BooleanProperty shiftHeld = new SimpleBooleanProperty();
@@ -116,9 +133,13 @@ public final class View {
     private final BooleanProperty pushesWhatFollows = new SimpleBooleanProperty();
     private final BooleanProperty sheet = new SimpleBooleanProperty();
     private final BooleanProperty wholeWindow = new SimpleBooleanProperty();
+    private final BooleanProperty trayNarrow = new SimpleBooleanProperty();
+    private final BooleanProperty setupOpen = new SimpleBooleanProperty();
+    private final BooleanProperty trayLeft = new SimpleBooleanProperty();
     private final BooleanProperty peekBack = new SimpleBooleanProperty();
     private final BooleanProperty flipped = new SimpleBooleanProperty();
     private final IntegerProperty keptFrame = new SimpleIntegerProperty();
+    private final BooleanProperty eachStep = new SimpleBooleanProperty();
     private final IntegerProperty holdFrames = new SimpleIntegerProperty(2);
     private final ObjectProperty<Awaited> awaited = new SimpleObjectProperty<>();
 
@@ -280,6 +301,31 @@ public final class View {
     /** Whether tray and ledge are put away, so that the board fills the window. */
     public BooleanProperty wholeWindowProperty() {
         return wholeWindow;
+    }
+
+    /** How wide the duster is, in px of the shot. */
+    public DoubleProperty dusterWidthProperty() {
+        return dusterWidth;
+    }
+
+    /** Whether a stroke within a hold makes a new drawing where a step of the hold in force begins, in place of going onto the one that shows. */
+    public BooleanProperty eachStepProperty() {
+        return eachStep;
+    }
+
+    /** Whether the tray is narrow, with levels and chalk only. */
+    public BooleanProperty trayNarrowProperty() {
+        return trayNarrow;
+    }
+
+    /** Whether the shot's set-up is open in Gather. */
+    public BooleanProperty setupOpenProperty() {
+        return setupOpen;
+    }
+
+    /** Whether the tray stands at the left of the window. */
+    public BooleanProperty trayLeftProperty() {
+        return trayLeft;
     }
 
     /** Whether the drawing before the present one is shown in its place, for as long as a key is held. */

@@ -8,6 +8,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Properties;
 import java.util.concurrent.ExecutorService;
 import java.util.logging.Level;
@@ -24,7 +26,10 @@ public final class Preferences implements AutoCloseable {
     private static final String LOOK = "look";
     private static final String RECENT = "recent.";
     private static final int MOST_RECENT = 8;
-    private static final String BENCH_HEIGHT = "bench.height";
+    private static final String BENCH_HEIGHT = "bench.height.";
+    private static final String TRAY_LEFT = "tray.left";
+    private static final String TRAY_NARROW = "tray.narrow";
+    private static final String LEFT = "left.";
     private static final String THUMBNAILS = "thumbnails";
     private static final String OPEN = "open.";
     private static final String PEN_BUTTON = "pen.button.";
@@ -91,18 +96,40 @@ public final class Preferences implements AutoCloseable {
         set(THUMBNAILS, String.valueOf(made));
     }
 
-    /** How high the bench is, in px of the window. @param otherwise at first */
-    public synchronized double benchHeight(double otherwise) {
+    /** How high the bench was dragged in a step, in px of the window; empty where it was not. */
+    public synchronized OptionalDouble benchHeight(String step) {
         try {
-            double height = Double.parseDouble(values.getProperty(BENCH_HEIGHT, ""));
-            return height > 0 && height < 10_000 ? height : otherwise;
+            double height = Double.parseDouble(values.getProperty(BENCH_HEIGHT + step, ""));
+            return height > 0 && height < 10_000 ? OptionalDouble.of(height) : OptionalDouble.empty();
         } catch (NumberFormatException e) {
-            return otherwise;
+            return OptionalDouble.empty();
         }
     }
 
-    public void setBenchHeight(double height) {
-        set(BENCH_HEIGHT, String.valueOf(height));
+    public void setBenchHeight(String step, double height) {
+        set(BENCH_HEIGHT + step, String.valueOf(height));
+    }
+
+    public void forgetBenchHeight(String step) {
+        set(BENCH_HEIGHT + step, "");
+    }
+
+    /** Whether the tray stands at the left. */
+    public synchronized boolean trayLeft() {
+        return Boolean.parseBoolean(values.getProperty(TRAY_LEFT));
+    }
+
+    public void setTrayLeft(boolean left) {
+        set(TRAY_LEFT, String.valueOf(left));
+    }
+
+    /** Whether the tray is narrow. */
+    public synchronized boolean trayNarrow() {
+        return Boolean.parseBoolean(values.getProperty(TRAY_NARROW));
+    }
+
+    public void setTrayNarrow(boolean narrow) {
+        set(TRAY_NARROW, String.valueOf(narrow));
     }
 
     /** The name of the colours that the person chose; empty at first. */
@@ -134,6 +161,15 @@ public final class Preferences implements AutoCloseable {
             values.setProperty(RECENT + i, files.get(i).toString());
         }
         set(RECENT + 0, file.toString());
+    }
+
+    /** A setting as the person left it; empty at first. */
+    public synchronized Optional<String> left(String setting) {
+        return Optional.ofNullable(values.getProperty(LEFT + setting));
+    }
+
+    public void setLeft(String setting, String value) {
+        set(LEFT + setting, value);
     }
 
     /** Whether a section of a tray is open. @param otherwise at first */

@@ -9,8 +9,10 @@ import chalktrace.app.keys.Keys;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.session.View.Tool;
+import chalktrace.app.trace.rows.NarrowRows;
 import chalktrace.app.trace.rows.TraceRows;
 import chalktrace.app.trace.tool.ChalkTool;
+import chalktrace.app.trace.tool.DialTool;
 import chalktrace.app.trace.tool.DraftLook;
 import chalktrace.app.trace.tool.DusterTool;
 import chalktrace.app.trace.tool.FillTool;
@@ -20,13 +22,12 @@ import chalktrace.app.trace.work.DrawingExchange;
 import chalktrace.app.trace.work.Picking;
 import chalktrace.app.trace.work.TraceWork;
 import chalktrace.app.tray.TrayRows;
-import chalktrace.core.edit.ChalkEdits;
 import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.shot.Chalk;
-import chalktrace.core.stroke.LineShape;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.beans.property.BooleanProperty;
+import javafx.scene.Node;
 
 /** Levels and their drawings: the tools that draw, what they offer, timing, in-betweens. */
 public final class TraceFeature implements Feature {
@@ -37,18 +38,20 @@ public final class TraceFeature implements Feature {
     private static final List<Action> CHALKS =
             List.of(Action.CHALK_1, Action.CHALK_2, Action.CHALK_3, Action.CHALK_4, Action.CHALK_5, Action.CHALK_6);
 
-    private static final double THINNEST_PX = 0.5;
-
     private final Session session;
     private final FileChoice files;
     private final TraceWork work;
     private final PickTool pick;
+    private final DialTool widthDial;
+    private final DialTool strengthDial;
 
     public TraceFeature(Session session, FileChoice files) {
         this.session = session;
         this.files = files;
         this.work = new TraceWork(session);
         this.pick = new PickTool(work);
+        this.widthDial = new DialTool(session, work.sizes(), DialTool.WIDTH);
+        this.strengthDial = new DialTool(session, work.sizes(), DialTool.STRENGTH);
     }
 
     public TraceWork work() {
@@ -57,7 +60,14 @@ public final class TraceFeature implements Feature {
 
     @Override
     public List<BoardTool> tools() {
-        return List.of(new ChalkTool(work), new DusterTool(session), pick, new FillTool(work), new GuideTool(session));
+        return List.of(
+                new ChalkTool(work),
+                new DusterTool(session),
+                pick,
+                new FillTool(work),
+                new GuideTool(session),
+                widthDial,
+                strengthDial);
     }
 
     @Override
@@ -68,6 +78,11 @@ public final class TraceFeature implements Feature {
     @Override
     public List<TrayRows> trayRows() {
         return List.of(new TrayRows(Step.TRACE, () -> List.of(new TraceRows(work, files))));
+    }
+
+    @Override
+    public List<Node> narrowRows() {
+        return List.of(new NarrowRows(work));
     }
 
     @Override
@@ -86,6 +101,8 @@ public final class TraceFeature implements Feature {
                 .on(Action.FOOTAGE_OFF, () -> turn(session.view().footageOffProperty()))
                 .on(Action.THINNER, () -> widen(-1))
                 .on(Action.WIDER, () -> widen(1))
+                .whileHeld(Action.DIAL_WIDTH, widthDial.heldProperty())
+                .whileHeld(Action.DIAL_STRENGTH, strengthDial.heldProperty())
                 .on(
                         Action.CHALK_OR_DUSTER,
                         () -> hold(session.view().toolProperty().get().equals(Tool.DUSTER) ? Tool.CHALK : Tool.DUSTER))
@@ -136,14 +153,8 @@ public final class TraceFeature implements Feature {
         }
     }
 
-    /** A step wider or thinner: half a pixel, or a tenth of a wide one. */
     private void widen(int direction) {
-        Chalk chalk = session.shot().chalk(session.selection().chalkProperty().get());
-        double step = Math.max(0.5, Math.rint(chalk.width() / 5) / 2);
-        double width = Math.max(THINNEST_PX, Math.min(LineShape.WIDEST, chalk.width() + direction * step));
-        if (width != chalk.width()) {
-            session.document().apply(ChalkEdits.change(chalk.withWidth(width)));
-        }
+        work.sizes().widen(session.view().toolProperty().get(), direction);
     }
 
     private void exposeLonger(int byFrames) {

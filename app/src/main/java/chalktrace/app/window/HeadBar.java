@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.InvalidationListener;
 import javafx.beans.WeakInvalidationListener;
+import javafx.beans.property.BooleanProperty;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -70,6 +71,7 @@ final class HeadBar extends HBox {
                         item(Words.DESK.of("save-as-ellipsis"), Action.SAVE_AS, commands::saveAs),
                         unsavedWork(commands),
                         versions(),
+                        setup(),
                         new SeparatorMenuItem(),
                         item(Words.DESK.of("undo"), Action.UNDO, session.document()::undo),
                         item(Words.DESK.of("redo"), Action.REDO, session.document()::redo),
@@ -77,6 +79,8 @@ final class HeadBar extends HBox {
                         new SeparatorMenuItem(),
                         look(Theme.Look.SLATE),
                         look(Theme.Look.DAY),
+                        check(Words.DESK.of("narrow-tray-menu"), session.view().trayNarrowProperty()),
+                        check(Words.DESK.of("tray-at-the-left"), session.view().trayLeftProperty()),
                         keys(keySheet),
                         new SeparatorMenuItem(),
                         item(Words.DESK.of("quit"), Action.QUIT, commands::quit));
@@ -258,6 +262,24 @@ final class HeadBar extends HBox {
         MenuItem item = new MenuItem(Words.DESK.of("versions-ellipsis"));
         item.setId("show-versions");
         item.setOnAction(event -> session.view().stepProperty().set(Step.FINISH));
+        return item;
+    }
+
+    private MenuItem setup() {
+        MenuItem item = new MenuItem(Words.DESK.of("shot-set-up"));
+        item.setId("shot-set-up");
+        item.setOnAction(event -> {
+            session.view().trayNarrowProperty().set(false);
+            session.view().wholeWindowProperty().set(false);
+            session.view().stepProperty().set(Step.GATHER);
+            session.view().setupOpenProperty().set(true);
+        });
+        return item;
+    }
+
+    private static MenuItem check(String text, BooleanProperty property) {
+        CheckMenuItem item = new CheckMenuItem(text);
+        item.selectedProperty().bindBidirectional(property);
         return item;
     }
 

@@ -25,6 +25,14 @@ final class Steps {
         }
     }
 
+    /** To where the step of the hold in force after or before this one begins, counted from the shot's first frame. */
+    void hold(int direction) {
+        int hold = session.view().holdFramesProperty().get();
+        int frame = session.transport().frame();
+        int first = frame - frame % hold;
+        session.transport().step((direction > 0 ? first + hold : first == frame ? first - hold : first) - frame);
+    }
+
     /** To the nearest mark in a direction; nowhere when there is none. */
     void mark(int direction) {
         to(session.shot().marks().stream().mapToInt(Mark::frame), direction);

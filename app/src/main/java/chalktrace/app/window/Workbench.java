@@ -22,6 +22,8 @@ import chalktrace.app.ledge.Ledge;
 import chalktrace.app.notes.NotesFeature;
 import chalktrace.app.ruler.RulerFeature;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View;
+import chalktrace.app.session.View.Step;
 import chalktrace.app.sheet.SheetPane;
 import chalktrace.app.space.SpaceFeature;
 import chalktrace.app.study.StudyFeature;
@@ -39,6 +41,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import javafx.application.Platform;
+import javafx.beans.property.BooleanProperty;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
@@ -92,7 +95,7 @@ public final class Workbench {
         this.board = new Board(session, features.tools(), features.looks(), features::overlays, commands::dropped);
         this.bench = new Bench(session, features.lanes());
         Ledge ledge = new Ledge(session, features.tools());
-        Tray tray = new Tray(session, features.trayRows());
+        Tray tray = new Tray(session, features.trayRows(), features::narrowRows);
         SheetPane sheet = new SheetPane(session);
         boardArea.getChildren().addAll(board, sheet, notice());
         session.view().sheetProperty().addListener((property, before, shown) -> {
@@ -122,10 +125,11 @@ public final class Workbench {
         VBox.setVgrow(upper, Priority.ALWAYS);
         VBox left = new VBox(upper, ledge, bench);
         BorderPane root =
-                new BorderPane(left, new HeadBar(session, commands, keys::run, this::showKeySheet), tray, null, null);
+                new BorderPane(left, new HeadBar(session, commands, keys::run, this::showKeySheet), null, null, null);
         root.getStyleClass().add("window");
+        placeTray(root, tray);
         session.view().wholeWindowProperty().addListener((property, before, whole) -> {
-            for (Region part : List.of(ledge, tray)) {
+            for (Region part : List.of(ledge, bench, tray)) {
                 Rows.show(part, !whole);
             }
         });
@@ -140,6 +144,28 @@ public final class Workbench {
             commands.quit();
         });
         root.requestFocus();
+    }
+
+    /** At the side where the person wants it, as wide as wanted; so it is the next time. */
+    private void placeTray(BorderPane root, Tray tray) {
+        View view = session.view();
+        view.trayLeftProperty().addListener((property, before, left) -> {
+            session.preferences().setTrayLeft(left);
+            root.setLeft(null);
+            root.setRight(null);
+            tray.getStyleClass().remove("left");
+            if (left) {
+                tray.getStyleClass().add("left");
+                root.setLeft(tray);
+            } else {
+                root.setRight(tray);
+            }
+        });
+        root.setRight(tray);
+        view.trayLeftProperty().set(session.preferences().trayLeft());
+        view.trayNarrowProperty().set(session.preferences().trayNarrow());
+        view.trayNarrowProperty()
+                .addListener((property, before, narrow) -> session.preferences().setTrayNarrow(narrow));
     }
 
     /** Shows the window. */
@@ -307,11 +333,16 @@ public final class Workbench {
 
     /** What the keys do that belong to no feature. */
     private void bindGround() {
+        for (Step step : Step.values()) {
+            keys.on(step.goes(), () -> session.view().stepProperty().set(step));
+        }
         Steps steps = new Steps(session);
         keys.on(Action.FRAME_BACK, () -> steps.frame(-1))
                 .on(Action.FRAME_ON, () -> steps.frame(1))
                 .onWhile(Action.NUDGE_LEFT, () -> !session.selection().isPicked(), () -> steps.frame(-1))
                 .onWhile(Action.NUDGE_RIGHT, () -> !session.selection().isPicked(), () -> steps.frame(1))
+                .on(Action.HOLD_BACK, () -> steps.hold(-1))
+                .on(Action.HOLD_ON, () -> steps.hold(1))
                 .on(Action.MARK_BACK, () -> steps.mark(-1))
                 .on(Action.MARK_ON, () -> steps.mark(1))
                 .on(Action.DRAWING_BACK, steps::drawingBack)
@@ -344,12 +375,10 @@ public final class Workbench {
                         .apply(MarkEdits.turn(session.transport().frame())))
                 .on(Action.PLAY, session.transport()::togglePlay)
                 .on(Action.FIT, board.view()::fit)
-                .on(Action.SHEET, () -> session.view()
-                        .sheetProperty()
-                        .set(!session.view().sheetProperty().get()))
-                .on(Action.WHOLE_WINDOW, () -> session.view()
-                        .wholeWindowProperty()
-                        .set(!session.view().wholeWindowProperty().get()))
+                .on(Action.SHEET, () -> turn(session.view().sheetProperty()))
+                .on(Action.NARROW_TRAY, () -> turn(session.view().trayNarrowProperty()))
+                .on(Action.TRAY_SIDE, () -> turn(session.view().trayLeftProperty()))
+                .on(Action.WHOLE_WINDOW, () -> turn(session.view().wholeWindowProperty()))
                 .on(Action.REMOVE, this::removeChosen)
                 .on(Action.UNDO, () -> unlessDrawing(session.document()::undo))
                 .on(Action.REDO, () -> unlessDrawing(session.document()::redo))
@@ -358,6 +387,10 @@ public final class Workbench {
                 .on(Action.SAVE, commands::save)
                 .on(Action.SAVE_AS, commands::saveAs)
                 .on(Action.QUIT, commands::quit);
+    }
+
+    private static void turn(BooleanProperty property) {
+        property.set(!property.get());
     }
 
     private void unlessDrawing(Runnable does) {

@@ -55,6 +55,8 @@ class EveryActionTest {
             Action.GUIDES,
             Action.MIRROR_VIEW,
             Action.SHEET,
+            Action.NARROW_TRAY,
+            Action.TRAY_SIDE,
             Action.WHOLE_WINDOW);
 
     private final HandDevice device = new HandDevice();
@@ -109,6 +111,8 @@ class EveryActionTest {
                     .selection()
                     .itemProperty()
                     .set(new Selection.Item(Selection.Item.Kind.CUE, "cue-a")));
+        } else if (action == Action.GO_TRACE) {
+            robot.interact(() -> window.session.view().stepProperty().set(Step.VOICE));
         } else if (action == Action.CHALK_1) {
             type(robot, Action.CHALK_2);
         } else if (action == Action.PICK || action == Action.PICK_ALL) {
@@ -198,6 +202,9 @@ class EveryActionTest {
         }
         if (action.keys().getShift() == KeyCombination.ModifierValue.DOWN) {
             keys.add(KeyCode.SHIFT);
+        }
+        if (action.keys().getAlt() == KeyCombination.ModifierValue.DOWN) {
+            keys.add(KeyCode.ALT);
         }
         keys.add(action.keys().getCode());
         return keys;

@@ -114,6 +114,48 @@ class OnwardTest {
     }
 
     @Test
+    void stepsGoByTheHoldInForceFromTheShotsFirstFrame(FxRobot robot) {
+        robot.interact(() -> window.session.view().holdFramesProperty().set(3));
+        go(robot, 4);
+        press(robot, KeyCode.ALT, KeyCode.F);
+        assertThat(window.session.transport().frame()).isEqualTo(6);
+        press(robot, KeyCode.ALT, KeyCode.F);
+        assertThat(window.session.transport().frame()).isEqualTo(9);
+        go(robot, 8);
+        press(robot, KeyCode.ALT, KeyCode.D);
+        assertThat(window.session.transport().frame()).isEqualTo(6);
+        press(robot, KeyCode.ALT, KeyCode.D);
+        assertThat(window.session.transport().frame()).isEqualTo(3);
+        go(robot, 0);
+        press(robot, KeyCode.ALT, KeyCode.D);
+        assertThat(window.session.transport().frame()).isZero();
+    }
+
+    @Test
+    void whereEachStepIsADrawingAStrokeWithinAHoldMakesOne(FxRobot robot) {
+        draw(robot, 100);
+        for (int i = 0; i < 10; i++) {
+            press(robot, KeyCode.SHIFT, KeyCode.F);
+        }
+        go(robot, 5);
+        draw(robot, 120);
+        assertThat(runs()).containsExactly("1: 0-11");
+        window.click(robot, "holds");
+        robot.clickOn("#each-step");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#landing").queryLabeled().getText()).contains("new drawing 2, frames 5 to 6");
+        draw(robot, 140);
+        assertThat(runs()).containsExactly("1: 0-3", "2: 4-5", "1: 6-11");
+        // In the first step of a drawing, and in its own, a stroke goes onto it.
+        draw(robot, 160);
+        go(robot, 1);
+        draw(robot, 180);
+        assertThat(runs()).containsExactly("1: 0-3", "2: 4-5", "1: 6-11");
+        assertThat(level().drawing(2).orElseThrow().strokes()).hasSize(2);
+        assertThat(level().drawing(1).orElseThrow().strokes()).hasSize(3);
+    }
+
+    @Test
     void theNextDrawingStartsAsACopyAndSoDoesANewOne(FxRobot robot) {
         draw(robot, 100);
         press(robot, KeyCode.ALT, KeyCode.V);

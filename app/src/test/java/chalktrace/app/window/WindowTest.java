@@ -262,6 +262,7 @@ class WindowTest {
     void theShotIsSetUpAnewAtAnyTimeAndNonsenseIsRefused(FxRobot robot) {
         robot.interact(() -> window.session.view().stepProperty().set(View.Step.GATHER));
         WaitForAsyncUtils.waitForFxEvents();
+        window.click(robot, "fold-the-shot");
         robot.interact(() -> {
             TextField first = robot.lookup("#setup-first-number").queryAs(TextField.class);
             first.setText("101");
@@ -479,7 +480,8 @@ class WindowTest {
             assertThat(window.session.preferences().isOpen("trace.fold-timing", !wanted))
                     .isEqualTo(wanted);
             robot.interact(() -> {
-                Tray anew = new Tray(window.session, new TraceFeature(window.session, window.files).trayRows());
+                Tray anew =
+                        new Tray(window.session, new TraceFeature(window.session, window.files).trayRows(), List::of);
                 assertThat(((ToggleButton) contentOf(anew).lookup("#fold-timing")).isSelected())
                         .isEqualTo(wanted);
             });

@@ -389,7 +389,8 @@ public final class PointTracker {
             if (!fitsAsEver || !movesFast()) {
                 return new Lost(COVERED, 0);
             }
-            // Only the way back went astray, as it does where a blur changes: the way back is looked at again after the next picture.
+            // Only the way back went astray, as it does where a blur changes: the way back is looked at again after the
+            // next picture.
             certainty = LEAST_CERTAINTY;
             unconfirmed = CONFIRMED_EVERY;
         }

@@ -14,7 +14,6 @@ import chalktrace.core.shot.Chalk;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.time.FrameRange;
 import java.util.Optional;
-import java.util.function.BiFunction;
 import javafx.geometry.Pos;
 import javafx.scene.control.ColorPicker;
 import javafx.scene.control.ComboBox;
@@ -33,7 +32,8 @@ final class ChalkRows extends VBox {
     private final TraceWork work;
     private final Session session;
     private final TextField name = new TextField();
-    private final ColorPicker color = new ColorPicker();
+    private final CurrentChalk current;
+    private final ColorPicker color;
     private final ComboBox<LineShape.Tip> tip = new ComboBox<>();
     private final ComboBox<Chalk.Role> role = new ComboBox<>();
     private final ValueSlider width;
@@ -59,6 +59,8 @@ final class ChalkRows extends VBox {
         super(6);
         this.work = work;
         this.session = work.session();
+        this.current = new CurrentChalk(session);
+        this.color = current.color();
         name.setFocusTraversable(false);
         name.setOnAction(event -> getParent().requestFocus());
         name.focusedProperty().addListener((property, before, focused) -> {
@@ -70,9 +72,6 @@ final class ChalkRows extends VBox {
         HBox head = new HBox(
                 4, name, Buttons.icon(Icons.ADD, Words.TRACE.of("another-chalk-like-this-one"), this::addLikeThis));
         head.setAlignment(Pos.CENTER_LEFT);
-        color.setMaxWidth(Double.MAX_VALUE);
-        color.setOnAction(event -> change(chalk().withColor(Colors.rgb(color.getValue()))));
-        color.setFocusTraversable(false);
         tip.getItems().setAll(LineShape.Tip.values());
         role.getItems().setAll(Chalk.Role.values());
         prepare(tip);
@@ -86,21 +85,21 @@ final class ChalkRows extends VBox {
         tip.setOnAction(event ->
                 unlessShowing(() -> change(chalk().withLine(chalk().line().withTip(tip.getValue())))));
         role.setOnAction(event -> unlessShowing(() -> change(chalk().withRole(role.getValue()))));
-        width = slider(Words.TRACE.of("width-px"), 1, 40, 1, (chalk, v) -> chalk.withWidth(v));
-        thinnest = slider(
+        width = current.width();
+        thinnest = current.slider(
                 Words.TRACE.of("thinnest"),
                 0,
                 100,
                 0,
                 (chalk, v) -> chalk.withLine(chalk.line().withThinnest(v / 100)));
-        taper = slider(
+        taper = current.slider(
                 Words.TRACE.of("taper-px"),
                 0,
                 MOST_TAPER,
                 0,
                 (chalk, v) -> chalk.withLine(chalk.line().withTaper(v)));
-        strength = slider(Words.TRACE.of("opacity"), 5, 100, 0, (chalk, v) -> chalk.withOpacity(v / 100));
-        faintest = slider(
+        strength = current.strength();
+        faintest = current.slider(
                 Words.TRACE.of("faintest"),
                 0,
                 100,
@@ -171,12 +170,6 @@ final class ChalkRows extends VBox {
         }
     }
 
-    private ValueSlider slider(
-            String label, double low, double high, int decimals, BiFunction<Chalk, Double, Chalk> change) {
-        return new ValueSlider(label, low, high, decimals, value -> change(change.apply(chalk(), value)))
-                .previewing(value -> session.document().preview(ChalkEdits.change(change.apply(chalk(), value))));
-    }
-
     private void rename() {
         String typed = name.getText().strip();
         if (!typed.isEmpty() && !typed.equals(chalk().name())) {
@@ -220,11 +213,10 @@ final class ChalkRows extends VBox {
     }
 
     private Chalk chalk() {
-        return session.shot().chalk(session.selection().chalkProperty().get());
+        return current.get();
     }
 
     private void change(Chalk changed) {
-        session.document().preview(null);
-        session.document().apply(ChalkEdits.change(changed));
+        current.change(changed);
     }
 }

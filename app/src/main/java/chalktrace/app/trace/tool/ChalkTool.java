@@ -19,8 +19,10 @@ import java.util.OptionalDouble;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
@@ -144,6 +146,10 @@ public final class ChalkTool implements BoardTool {
             item.setOnAction(event -> session.view().holdFramesProperty().set(frames));
             choice.getItems().add(item);
         }
+        CheckMenuItem eachStep = new CheckMenuItem(Words.TRACE.of("each-step-a-drawing"));
+        eachStep.setId("each-step");
+        eachStep.selectedProperty().bindBidirectional(session.view().eachStepProperty());
+        choice.getItems().addAll(new SeparatorMenuItem(), eachStep);
         choice.textProperty()
                 .bind(session.view()
                         .holdFramesProperty()

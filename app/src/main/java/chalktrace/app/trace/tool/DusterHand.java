@@ -1,6 +1,5 @@
 package chalktrace.app.trace.tool;
 
-import chalktrace.app.board.BoardView;
 import chalktrace.app.board.Hand;
 import chalktrace.app.session.Session;
 import chalktrace.core.edit.Edit;
@@ -11,18 +10,13 @@ import java.util.Optional;
 /** Dusts off: whole strokes, what the duster touches, or the piece up to the next crossing. All of one sweep is one step. */
 final class DusterHand implements Hand {
 
-    /** The duster's reach on the board, in its own pixels. */
-    static final double RADIUS = 9;
-
     private final Session session;
-    private final BoardView board;
     private boolean busy;
     private PenSample before;
     private Optional<Edit> sweep = Optional.empty();
 
-    DusterHand(Session session, BoardView board) {
+    DusterHand(Session session) {
         this.session = session;
-        this.board = board;
     }
 
     @Override
@@ -60,7 +54,7 @@ final class DusterHand implements Hand {
     }
 
     private void dust(PenSample sample) {
-        double radius = RADIUS / board.scale();
+        double radius = session.view().dusterWidthProperty().get() / 2;
         String level = session.selection().level();
         int frame = session.transport().frame();
         Optional<Edit> step =

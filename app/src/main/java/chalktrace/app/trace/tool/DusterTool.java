@@ -47,12 +47,12 @@ public final class DusterTool implements BoardTool {
 
     @Override
     public Hand hand(BoardView board) {
-        return new DusterHand(session, board);
+        return new DusterHand(session);
     }
 
     @Override
     public OptionalDouble ringPx(double scale) {
-        return OptionalDouble.of(DusterHand.RADIUS);
+        return OptionalDouble.of(session.view().dusterWidthProperty().get() / 2 * scale);
     }
 
     @Override

@@ -12,6 +12,7 @@ public final class TraceWork {
     private final InBetweening inBetweening;
     private final DrawingExchange drawingExchange;
     private final Onward onward;
+    private final Sizes sizes;
 
     public TraceWork(Session session) {
         this.session = session;
@@ -36,6 +37,7 @@ public final class TraceWork {
                 session.jobs(),
                 session.proposals(),
                 session.notices());
+        sizes = new Sizes(session.document(), session.selection(), session.view());
         onward = new Onward(
                 session.document(), session.selection(), session.transport(), session.view(), session.notices());
     }
@@ -62,6 +64,10 @@ public final class TraceWork {
 
     public Onward onward() {
         return onward;
+    }
+
+    public Sizes sizes() {
+        return sizes;
     }
 
     public DrawingExchange drawingExchange() {

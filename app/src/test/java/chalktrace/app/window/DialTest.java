@@ -1,0 +1,156 @@
+package chalktrace.app.window;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import chalktrace.app.session.View.Tool;
+import chalktrace.app.testing.OpenWindow;
+import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Shot;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.shape.Circle;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** Width and strength of what is in hand, set by a drag while a key is held. */
+@ExtendWith(ApplicationExtension.class)
+class DialTest {
+
+    private static final double X = 640;
+    private static final double Y = 360;
+
+    private Path folder;
+    private OpenWindow window;
+
+    @Start
+    void start(Stage stage) throws Exception {
+        folder = Files.createTempDirectory("dial");
+        window = new OpenWindow(stage, folder.resolve("state"));
+    }
+
+    @BeforeEach
+    void open() throws Exception {
+        window.open(DemoShot.copyTo(folder.resolve("demo"), true));
+        window.awaitSettled();
+    }
+
+    private Chalk chalk(Shot shot) {
+        return shot.chalk(window.session.selection().chalkProperty().get());
+    }
+
+    private double scale() {
+        return window.onFx(window.workbench.board().view()::scale);
+    }
+
+    /** Presses in the picture's middle and moves by px of the screen; the button is still down. */
+    private void drag(FxRobot robot, double dx, double dy) {
+        Point2D at = window.onScreen(X, Y);
+        robot.moveTo(at).press(MouseButton.PRIMARY);
+        robot.moveTo(at.add(dx / 2, dy / 2)).moveTo(at.add(dx, dy));
+        window.awaitSettled();
+    }
+
+    private boolean ringIsShown(FxRobot robot, double radius) {
+        return robot.lookup(".brush-ring").queryAll().stream()
+                .filter(Node::isVisible)
+                .map(Circle.class::cast)
+                .anyMatch(ring -> Math.abs(ring.getRadius() - radius) < 1.5);
+    }
+
+    @Test
+    void theWidthIsTwiceTheDragAndShowsAsARingAndIsOneStep(FxRobot robot) {
+        Shot before = window.session.shot();
+        robot.press(KeyCode.DIGIT9);
+        drag(robot, 30, 40);
+        double wanted = 2 * 50 / scale();
+        assertThat(ringIsShown(robot, 50)).isTrue();
+        assertThat(chalk(window.session.document().shown()).width()).isCloseTo(wanted, within(3.0));
+        assertThat(window.session.shot()).isEqualTo(before);
+        robot.release(MouseButton.PRIMARY).release(KeyCode.DIGIT9);
+        window.awaitSettled();
+        assertThat(chalk(window.session.shot()).width()).isCloseTo(wanted, within(3.0));
+        assertThat(window.session.shot().levels()).isEqualTo(before.levels());
+        assertThat(window.session.view().toolProperty().get()).isEqualTo(Tool.CHALK);
+        robot.interact(() -> window.session.document().undo());
+        assertThat(window.session.shot()).isEqualTo(before);
+    }
+
+    @Test
+    void theKeyMayBeLetGoBeforeThePen(FxRobot robot) {
+        robot.press(KeyCode.DIGIT9);
+        drag(robot, 40, 0);
+        robot.release(KeyCode.DIGIT9);
+        robot.release(MouseButton.PRIMARY);
+        window.awaitSettled();
+        assertThat(chalk(window.session.shot()).width()).isCloseTo(2 * 40 / scale(), within(3.0));
+        assertThat(window.session.view().toolProperty().get()).isEqualTo(Tool.CHALK);
+        assertThat(robot.lookup(".dial-word").<Node>queryAll()).noneMatch(Node::isVisible);
+    }
+
+    @Test
+    void aTouchWithoutADragChangesNothing(FxRobot robot) {
+        Shot before = window.session.shot();
+        for (KeyCode key : new KeyCode[] {KeyCode.DIGIT9, KeyCode.DIGIT0}) {
+            robot.press(key).moveTo(window.onScreen(X, Y)).press(MouseButton.PRIMARY);
+            robot.release(MouseButton.PRIMARY).release(key);
+        }
+        window.awaitSettled();
+        assertThat(window.session.shot()).isEqualTo(before);
+    }
+
+    @Test
+    void escapeLeavesTheWidthAsItWas(FxRobot robot) {
+        Shot before = window.session.shot();
+        robot.press(KeyCode.DIGIT9);
+        drag(robot, 60, 0);
+        robot.type(KeyCode.ESCAPE).release(MouseButton.PRIMARY).release(KeyCode.DIGIT9);
+        window.awaitSettled();
+        assertThat(window.session.document().shown()).isEqualTo(before);
+    }
+
+    @Test
+    void theDusterHasAWidthOfItsOwn(FxRobot robot) {
+        Shot before = window.session.shot();
+        robot.type(KeyCode.R);
+        double width = window.session.view().dusterWidthProperty().get();
+        robot.press(KeyCode.DIGIT9);
+        drag(robot, 0, 45);
+        robot.release(MouseButton.PRIMARY).release(KeyCode.DIGIT9);
+        window.awaitSettled();
+        assertThat(window.session.view().dusterWidthProperty().get())
+                .isCloseTo(2 * 45 / scale(), within(3.0))
+                .isNotEqualTo(width);
+        assertThat(window.session.view().toolProperty().get()).isEqualTo(Tool.DUSTER);
+        robot.type(KeyCode.DIGIT8);
+        assertThat(window.session.view().dusterWidthProperty().get()).isGreaterThan(2 * 45 / scale() + 3);
+        assertThat(window.session.shot()).isEqualTo(before);
+    }
+
+    @Test
+    void strengthSinksToTheLeftAndStaysWithinItsBounds(FxRobot robot) {
+        robot.press(KeyCode.DIGIT0);
+        drag(robot, -100, 0);
+        assertThat(robot.lookup(".dial-word").queryAll().stream()
+                        .filter(Node::isVisible)
+                        .map(node -> ((Labeled) node).getText()))
+                .containsExactly("50 %");
+        robot.release(MouseButton.PRIMARY);
+        window.awaitSettled();
+        assertThat(chalk(window.session.shot()).opacity()).isCloseTo(0.5, within(0.03));
+        drag(robot, -300, 0);
+        robot.release(MouseButton.PRIMARY).release(KeyCode.DIGIT0);
+        window.awaitSettled();
+        assertThat(chalk(window.session.shot()).opacity()).isBetween(0.01, 0.1);
+    }
+}
