@@ -95,7 +95,7 @@ class AsLeftTest {
                 .map(line -> line.startsWith("left.onion=") ? "left.onion=3 2 KEYS" : line)
                 .map(line -> line.startsWith("left.smoothing=") ? "left.smoothing=NaN" : line)
                 .map(line -> line.startsWith("left.play-round=") ? "left.play-round=SPIRAL" : line)
-                .map(line -> line.startsWith("left.play-speed=") ? "left.play-speed=1e9" : line)
+                .map(line -> line.startsWith("left.play-speed=") ? "left.play-speed=0.01" : line)
                 .toList();
         Files.write(file, damaged);
         BareSession next = open();
