@@ -21,6 +21,7 @@ import chalktrace.app.trace.tool.PickTool;
 import chalktrace.app.trace.work.DrawingExchange;
 import chalktrace.app.trace.work.Picking;
 import chalktrace.app.trace.work.TraceWork;
+import chalktrace.app.trace.work.Underlay;
 import chalktrace.app.tray.TrayRows;
 import chalktrace.core.edit.drawing.DrawingEdits;
 import chalktrace.core.shot.Chalk;
@@ -99,6 +100,12 @@ public final class TraceFeature implements Feature {
         DrawingExchange exchange = work.drawingExchange();
         keys.on(Action.ONION_SKIN, () -> turn(session.view().onionSkinProperty()))
                 .on(Action.FOOTAGE_OFF, () -> turn(session.view().footageOffProperty()))
+                .on(Action.FOOTAGE_FAINTER, () -> new Underlay(session.document()).fade(-1))
+                .on(Action.FOOTAGE_STRONGER, () -> new Underlay(session.document()).fade(1))
+                .on(Action.LEVEL_BEFORE, () -> work.levels().go(-1))
+                .on(Action.LEVEL_BEHIND, () -> work.levels().go(1))
+                .on(Action.LEVEL_SHOWN, work.levels()::showOrHide)
+                .on(Action.LEVEL_ALONE, work.levels()::alone)
                 .on(Action.THINNER, () -> widen(-1))
                 .on(Action.WIDER, () -> widen(1))
                 .whileHeld(Action.DIAL_WIDTH, widthDial.heldProperty())

@@ -55,6 +55,7 @@ class EveryActionTest {
             Action.GUIDES,
             Action.MIRROR_VIEW,
             Action.SHEET,
+            Action.LEVEL_ALONE,
             Action.NARROW_TRAY,
             Action.TRAY_SIDE,
             Action.WHOLE_WINDOW);
@@ -113,6 +114,10 @@ class EveryActionTest {
                     .set(new Selection.Item(Selection.Item.Kind.CUE, "cue-a")));
         } else if (action == Action.GO_TRACE) {
             robot.interact(() -> window.session.view().stepProperty().set(Step.VOICE));
+        } else if (action == Action.LEVEL_BEHIND) {
+            type(robot, Action.LEVEL_BEFORE);
+        } else if (action == Action.FOOTAGE_STRONGER) {
+            type(robot, Action.FOOTAGE_FAINTER);
         } else if (action == Action.CHALK_1) {
             type(robot, Action.CHALK_2);
         } else if (action == Action.PICK || action == Action.PICK_ALL) {

@@ -4,9 +4,8 @@ import chalktrace.app.controls.Refresh;
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ValueSlider;
 import chalktrace.app.session.Session;
+import chalktrace.app.trace.work.Underlay;
 import chalktrace.app.words.Words;
-import chalktrace.core.edit.Edit;
-import chalktrace.core.edit.reference.ReferenceEdits;
 import chalktrace.core.shot.Footage;
 import java.util.Optional;
 import javafx.scene.control.Tooltip;
@@ -17,15 +16,17 @@ final class UnderlayRow extends VBox {
 
     private final Session session;
     private final ValueSlider opacity;
+    private final Underlay underlay;
     private final Tooltip which = new Tooltip();
 
     UnderlayRow(Session session) {
         this.session = session;
+        this.underlay = new Underlay(session.document());
         opacity = new ValueSlider(Words.TRACE.of("footage"), 0, 100, 0, value -> {
                     session.document().preview(null);
-                    faded(value).ifPresent(session.document()::apply);
+                    underlay.faded(value).ifPresent(session.document()::apply);
                 })
-                .previewing(value -> faded(value).ifPresent(session.document()::preview));
+                .previewing(value -> underlay.faded(value).ifPresent(session.document()::preview));
         opacity.setId("underlay-opacity");
         Tooltip.install(opacity, which);
         getChildren().add(opacity);
@@ -33,25 +34,11 @@ final class UnderlayRow extends VBox {
     }
 
     private void show() {
-        Optional<Footage> footage = underlay();
+        Optional<Footage> footage = underlay.footage();
         Rows.show(opacity, footage.isPresent());
         footage.ifPresent(one -> {
             opacity.show(one.placement().opacity() * 100);
             which.setText(Words.TRACE.of("opacity-of", one.name()));
         });
-    }
-
-    private Optional<Edit> faded(double percent) {
-        return underlay()
-                .map(footage -> ReferenceEdits.change(
-                        Words.TRACE.of("fade-footage"),
-                        footage.id(),
-                        one -> one.withPlacement(one.placement().withOpacity(percent / 100))));
-    }
-
-    private Optional<Footage> underlay() {
-        return session.shot().footage().stream()
-                .filter(footage -> footage.visible() && footage.where() != Footage.Where.BESIDE_BOARD)
-                .findFirst();
     }
 }

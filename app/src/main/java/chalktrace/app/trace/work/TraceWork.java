@@ -13,6 +13,7 @@ public final class TraceWork {
     private final DrawingExchange drawingExchange;
     private final Onward onward;
     private final Sizes sizes;
+    private final LevelChoice levels;
 
     public TraceWork(Session session) {
         this.session = session;
@@ -37,6 +38,7 @@ public final class TraceWork {
                 session.jobs(),
                 session.proposals(),
                 session.notices());
+        levels = new LevelChoice(session.document(), session.selection(), session.view());
         sizes = new Sizes(session.document(), session.selection(), session.view());
         onward = new Onward(
                 session.document(), session.selection(), session.transport(), session.view(), session.notices());
@@ -64,6 +66,10 @@ public final class TraceWork {
 
     public Onward onward() {
         return onward;
+    }
+
+    public LevelChoice levels() {
+        return levels;
     }
 
     public Sizes sizes() {

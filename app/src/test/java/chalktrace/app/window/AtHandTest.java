@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Level;
+import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -23,9 +26,9 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 
-/** Width and strength of what is in hand, set by a drag while a key is held. */
+/** What is set without going to the tray: width and strength by a drag, levels and footage by keys. */
 @ExtendWith(ApplicationExtension.class)
-class DialTest {
+class AtHandTest {
 
     private static final double X = 640;
     private static final double Y = 360;
@@ -152,5 +155,51 @@ class DialTest {
         robot.release(MouseButton.PRIMARY).release(KeyCode.DIGIT0);
         window.awaitSettled();
         assertThat(chalk(window.session.shot()).opacity()).isBetween(0.01, 0.1);
+    }
+
+    private void alt(FxRobot robot, KeyCode key) {
+        robot.press(KeyCode.ALT).type(key).release(KeyCode.ALT);
+        window.awaitSettled();
+    }
+
+    @Test
+    void levelsAreChosenShownAndSeenAloneByKeys(FxRobot robot) {
+        List<String> ids =
+                window.session.shot().levels().stream().map(Level::id).toList();
+        robot.interact(() -> window.session.selection().levelProperty().set(ids.get(1)));
+        alt(robot, KeyCode.W);
+        assertThat(window.session.selection().level()).isEqualTo(ids.get(0));
+        alt(robot, KeyCode.W);
+        assertThat(window.session.selection().level()).isEqualTo(ids.get(0));
+        alt(robot, KeyCode.X);
+        assertThat(window.session.shot().level(ids.get(0)).orElseThrow().visible())
+                .isFalse();
+        alt(robot, KeyCode.X);
+        assertThat(window.session.shot().level(ids.get(0)).orElseThrow().visible())
+                .isTrue();
+        alt(robot, KeyCode.A);
+        assertThat(window.session.view().aloneProperty().get()).isEqualTo(ids.get(0));
+        alt(robot, KeyCode.S);
+        assertThat(window.session.selection().level()).isEqualTo(ids.get(1));
+        assertThat(window.session.view().aloneProperty().get()).isEqualTo(ids.get(1));
+        alt(robot, KeyCode.A);
+        assertThat(window.session.view().aloneProperty().get()).isNull();
+    }
+
+    @Test
+    void footageFadesByKeysAndStaysWithinItsBounds(FxRobot robot) {
+        Placement before = window.session.shot().footage().get(0).placement();
+        alt(robot, KeyCode.DIGIT8);
+        assertThat(window.session.shot().footage().get(0).placement()).isEqualTo(before);
+        alt(robot, KeyCode.DIGIT7);
+        alt(robot, KeyCode.DIGIT7);
+        assertThat(window.session.shot().footage().get(0).placement().opacity())
+                .isCloseTo(before.opacity() - 0.2, within(1e-9));
+        for (int i = 0; i < 12; i++) {
+            alt(robot, KeyCode.DIGIT7);
+        }
+        assertThat(window.session.shot().footage().get(0).placement().opacity()).isZero();
+        alt(robot, KeyCode.DIGIT8);
+        assertThat(window.session.shot().footage().get(0).placement().opacity()).isCloseTo(0.1, within(1e-9));
     }
 }
