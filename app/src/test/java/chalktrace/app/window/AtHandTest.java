@@ -106,7 +106,8 @@ class AtHandTest {
         Shot before = window.session.shot();
         for (KeyCode key : new KeyCode[] {KeyCode.DIGIT9, KeyCode.DIGIT0}) {
             robot.press(key).moveTo(window.onScreen(X, Y)).press(MouseButton.PRIMARY);
-            robot.release(MouseButton.PRIMARY).release(key);
+            // A hand shakes.
+            robot.moveBy(1, 0).moveBy(0, 1).release(MouseButton.PRIMARY).release(key);
         }
         window.awaitSettled();
         assertThat(window.session.shot()).isEqualTo(before);

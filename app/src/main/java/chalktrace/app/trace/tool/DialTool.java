@@ -33,6 +33,9 @@ public final class DialTool implements BoardTool {
     /** A drag so long on the board goes from nothing to full strength. */
     private static final double FULL_PX = 200;
 
+    /** A hand that only touches moves by no more, on the board. */
+    private static final double SHAKE_PX = 3;
+
     private static final double STRENGTH_RING_PX = 24;
 
     private final Session session;
@@ -131,8 +134,10 @@ public final class DialTool implements BoardTool {
 
         @Override
         public void move(PenSample sample) {
-            moved = true;
-            dial(sample, false);
+            moved |= Math.hypot(sample.x() - start.x(), sample.y() - start.y()) * board.scale() > SHAKE_PX;
+            if (moved) {
+                dial(sample, false);
+            }
         }
 
         @Override
