@@ -23,6 +23,10 @@ public final class ValueSlider extends HBox {
     private final int decimals;
     private final DoubleConsumer changed;
     private DoubleConsumer previewed = value -> {};
+    /** What was settled on last; the dial stands at its end where that lies beyond. */
+    private double settled;
+
+    private double highest;
 
     /** @param changed hears the value that was settled on */
     public ValueSlider(String name, double lowest, double highest, int decimals, DoubleConsumer changed) {
@@ -35,6 +39,8 @@ public final class ValueSlider extends HBox {
         label.getStyleClass().add("quiet");
         slider.setMin(lowest);
         slider.setMax(highest);
+        this.highest = highest;
+        this.settled = slider.getValue();
         slider.setAccessibleText(name);
         slider.setFocusTraversable(false);
         HBox.setHgrow(slider, Priority.ALWAYS);
@@ -49,11 +55,14 @@ public final class ValueSlider extends HBox {
                 previewed.accept(now.doubleValue());
             }
         });
-        slider.setOnMouseReleased(event -> changed.accept(slider.getValue()));
+        slider.setOnMouseReleased(event -> {
+            settled = slider.getValue();
+            changed.accept(settled);
+        });
         field.setOnAction(event -> typed());
         field.setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ESCAPE) {
-                field.setText(text(slider.getValue()));
+                field.setText(text(settled));
             }
         });
         field.focusedProperty().addListener((property, before, focused) -> {
@@ -66,6 +75,12 @@ public final class ValueSlider extends HBox {
     /** Hears the value while it is dragged. */
     public ValueSlider previewing(DoubleConsumer preview) {
         this.previewed = preview;
+        return this;
+    }
+
+    /** Lets values be typed beyond the dial's end. */
+    public ValueSlider typedUpTo(double most) {
+        this.highest = most;
         return this;
     }
 
@@ -87,26 +102,28 @@ public final class ValueSlider extends HBox {
     /** Shows a value without telling anybody. */
     public void show(double value) {
         if (!slider.isPressed() && !field.isFocused()) {
+            settled = value;
             slider.setValue(value);
             field.setText(text(value));
         }
     }
 
     private void typed() {
-        if (field.getText().equals(text(slider.getValue()))) {
+        if (field.getText().equals(text(settled))) {
             // Nothing was typed: what the text rounds away stays as it is.
             return;
         }
         try {
             double value = Double.parseDouble(field.getText().strip().replace(',', '.'));
-            double held = Math.max(slider.getMin(), Math.min(slider.getMax(), value));
+            double held = Math.max(slider.getMin(), Math.min(highest, value));
             field.setText(text(held));
-            if (Math.abs(held - slider.getValue()) > 1e-9) {
+            if (Math.abs(held - settled) > 1e-9) {
+                settled = held;
                 slider.setValue(held);
                 changed.accept(held);
             }
         } catch (NumberFormatException e) {
-            field.setText(text(slider.getValue()));
+            field.setText(text(settled));
         }
     }
 

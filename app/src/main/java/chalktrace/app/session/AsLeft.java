@@ -33,7 +33,7 @@ final class AsLeft {
         left.keep("onion", view.onionProperty(), AsLeft::onion, AsLeft::text);
         left.keep("smoothing", view.steadinessProperty(), text -> within(text, 0, 1), String::valueOf);
         left.keep("each-step", view.eachStepProperty(), Boolean::valueOf, String::valueOf);
-        left.keep("duster-px", view.dusterWidthProperty(), text -> within(text, 1, LineShape.WIDEST), String::valueOf);
+        left.keep("duster-px", view.dusterWidthProperty(), text -> within(text, 0, LineShape.WIDEST), String::valueOf);
         left.keep("snap-to-guides", view.snapToGuidesProperty(), Boolean::valueOf, String::valueOf);
         left.keep("play-speed", transport.speedProperty(), text -> within(text, SLOWEST, FASTEST), String::valueOf);
         left.keep("play-round", transport.roundProperty(), Round::valueOf, Round::name);

@@ -12,9 +12,12 @@ import chalktrace.core.shot.Shot;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
+import javafx.event.ActionEvent;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Circle;
@@ -87,6 +90,32 @@ class AtHandTest {
         assertThat(window.session.view().toolProperty().get()).isEqualTo(Tool.CHALK);
         robot.interact(() -> window.session.document().undo());
         assertThat(window.session.shot()).isEqualTo(before);
+    }
+
+    /** The dial of the tray ends at 40 px. */
+    @Test
+    void whatIsWiderThanTheTraysDialStaysSoWhenItIsLookedAtAndIsTypedToo(FxRobot robot) {
+        robot.press(KeyCode.DIGIT9);
+        drag(robot, 60, 0);
+        robot.release(MouseButton.PRIMARY).release(KeyCode.DIGIT9);
+        window.awaitSettled();
+        double width = chalk(window.session.shot()).width();
+        assertThat(width).isGreaterThan(100);
+        TextField field = robot.lookup(".tray .value-field").<TextField>queryAll().stream()
+                .filter(one -> one.getText().equals(String.format(Locale.ROOT, "%.1f", width)))
+                .findFirst()
+                .orElseThrow();
+        robot.interact(() -> {
+            field.requestFocus();
+            window.workbench.board().requestFocus();
+        });
+        assertThat(chalk(window.session.shot()).width()).isEqualTo(width);
+        assertThat(field.getText()).isEqualTo(String.format(Locale.ROOT, "%.1f", width));
+        robot.interact(() -> {
+            field.setText("250");
+            field.getOnAction().handle(new ActionEvent());
+        });
+        assertThat(chalk(window.session.shot()).width()).isEqualTo(250);
     }
 
     @Test

@@ -6,13 +6,15 @@ import chalktrace.app.session.Session;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.ChalkEdits;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.stroke.LineShape;
 import java.util.function.BiFunction;
 import javafx.scene.control.ColorPicker;
 
 /** The chalk in hand, and the controls that change it. */
 record CurrentChalk(Session session) {
 
-    private static final double WIDEST = 40;
+    /** Where the dial ends; wider ones are typed. */
+    private static final double WIDE = 40;
 
     Chalk get() {
         return session.shot().chalk(session.selection().chalkProperty().get());
@@ -32,7 +34,7 @@ record CurrentChalk(Session session) {
     }
 
     ValueSlider width() {
-        return slider(Words.TRACE.of("width-px"), 1, WIDEST, 1, Chalk::withWidth);
+        return slider(Words.TRACE.of("width-px"), 1, WIDE, 1, Chalk::withWidth).typedUpTo(LineShape.WIDEST);
     }
 
     ValueSlider strength() {
