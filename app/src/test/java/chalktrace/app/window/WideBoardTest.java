@@ -161,6 +161,11 @@ class WideBoardTest {
             Region content = robot.lookup(".tray .content").queryAs(Region.class);
             assertThat(window.onFx(content::getWidth)).isLessThanOrEqualTo(148);
         }
+        Node row = robot.lookup(".tray .sheet-row").query();
+        window.pen(robot, 300, 300, 360, 340);
+        window.awaitSettled();
+        // A stroke makes no row anew.
+        assertThat(robot.lookup(".tray .sheet-row").<Node>query()).isSameAs(row);
         Level first = window.session.shot().levels().get(0);
         Button eye = robot.from(robot.lookup(".tray .sheet-row").nth(0))
                 .lookup(".button")

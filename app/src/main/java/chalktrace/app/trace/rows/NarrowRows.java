@@ -12,9 +12,7 @@ import chalktrace.app.trace.work.TraceWork;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.shot.Chalk;
-import chalktrace.core.shot.Level;
 import java.util.List;
-import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.ColorPicker;
 import javafx.scene.control.Label;
@@ -31,8 +29,10 @@ public final class NarrowRows extends VBox {
     private final ColorPicker color;
     private final ValueSlider width;
     private final ValueSlider strength;
-    private List<Level> shown = List.of();
-    private String shownCurrent;
+    private List<Sheet> shown = List.of();
+
+    /** What a row shows of a level: strokes that come and go make none anew. */
+    private record Sheet(String id, String name, boolean visible, boolean current) {}
 
     public NarrowRows(TraceWork work) {
         this.session = work.session();
@@ -57,16 +57,18 @@ public final class NarrowRows extends VBox {
         color.setValue(Colors.of(chalk.color()));
         width.show(chalk.width());
         strength.show(chalk.opacity() * 100);
-        List<Level> now = session.shot().levels();
         String current = session.selection().level();
-        if (!now.equals(shown) || !String.valueOf(current).equals(shownCurrent)) {
+        List<Sheet> now = session.shot().levels().stream()
+                .map(level -> new Sheet(
+                        level.id(), level.name(), level.visible(), level.id().equals(current)))
+                .toList();
+        if (!now.equals(shown)) {
             shown = now;
-            shownCurrent = String.valueOf(current);
             levels.getChildren().setAll(now.stream().map(this::row).toList());
         }
     }
 
-    private HBox row(Level level) {
+    private HBox row(Sheet level) {
         Label name = new Label(level.name());
         name.setMinWidth(0);
         name.setTooltip(new Tooltip(level.name()));
@@ -75,11 +77,10 @@ public final class NarrowRows extends VBox {
                         Words.TRACE.of("show-or-hide-a-level"), level.id(), l -> l.withVisible(!l.visible()))));
         eye.setGraphic(Theme.icon(level.visible() ? Icons.SHOWN : Icons.HIDDEN));
         HBox row = Rows.row(() -> session.selection().levelProperty().set(level.id()), name, Rows.space(), eye);
-        row.getStyleClass()
-                .setAll(Stream.concat(
-                                Stream.of("sheet-row"), Stream.of("current").filter(any -> level.id()
-                                        .equals(session.selection().level())))
-                        .toList());
+        row.getStyleClass().setAll("sheet-row");
+        if (level.current()) {
+            row.getStyleClass().add("current");
+        }
         return row;
     }
 }
