@@ -84,7 +84,6 @@ public final class Ledge extends HBox {
                 session.document().shownProperty(),
                 session.transport().frameProperty(),
                 session.selection().levelProperty(),
-                session.view().holdFramesProperty(),
                 session.view().eachStepProperty(),
                 session.view().awaitedProperty());
     }

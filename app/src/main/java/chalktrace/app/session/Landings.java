@@ -24,20 +24,20 @@ public final class Landings {
     public static StrokeLanding next(Shot shot, Selection selection, Transport transport, View view) {
         String level = String.valueOf(selection.level());
         int frame = transport.frame();
-        int hold = view.holdFramesProperty().get();
         Optional<Exposure> shown = shot.level(level).flatMap(l -> l.exposures().at(frame));
         boolean begins = shown.filter(run -> run.start() == frame).isPresent();
-        boolean laterStep = shown.filter(run -> !run.isBlank() && run.start() < frame - frame % hold)
+        boolean laterStep = shown.filter(run -> !run.isBlank()
+                        && run.start()
+                                < shot.drawnOn(level).placeAt(shot, frame).start())
                 .isPresent();
         if (view.eachStepProperty().get() && laterStep) {
-            return StrokeLanding.onItsPlace(shot, level, frame, hold)
-                    .orElseGet(() -> StrokeLanding.of(shot, level, frame, hold));
+            return StrokeLanding.onItsPlace(shot, level, frame).orElseGet(() -> StrokeLanding.of(shot, level, frame));
         }
         return !begins
                         && new View.Awaited(level, frame)
                                 .equals(view.awaitedProperty().get())
-                ? StrokeLanding.takingOver(shot, level, frame, hold)
-                : StrokeLanding.of(shot, level, frame, hold);
+                ? StrokeLanding.takingOver(shot, level, frame)
+                : StrokeLanding.of(shot, level, frame);
     }
 
     /** "drawing 3, frames 5 to 8, linked at 21", with the level's name before it, or why nothing can be drawn. */

@@ -79,12 +79,6 @@ public final class Session {
             jobs.hold(playing);
         });
         AsLeft.keep(preferences, view, transport);
-        document.whenOpened(this::suggestHold);
-        document.shotProperty().addListener((property, before, now) -> {
-            if (!now.setup().rate().equals(before.setup().rate())) {
-                suggestHold();
-            }
-        });
         WhileWanted.hear(
                 () -> view.awaitedProperty().get() != null,
                 List.of(view.awaitedProperty()),
@@ -108,14 +102,6 @@ public final class Session {
         transport.latencyMillisProperty().set(preferences.outputLatencyMillis());
         voiceSound = new VoiceSound(document, sounds, notices);
         soundMoves = new SoundMoves(document, voiceSound, sounds, transport, proposals, notices);
-    }
-
-    /** Where nothing is drawn yet, new drawings are held as is usual at the shot's rate. */
-    private void suggestHold() {
-        Shot shot = document.shot();
-        if (shot.levels().stream().allMatch(level -> level.drawings().isEmpty())) {
-            view.holdFramesProperty().set(shot.setup().rate().usualHold());
-        }
     }
 
     /** Where the program keeps what is not part of a shot. */
@@ -227,6 +213,12 @@ public final class Session {
     /** Where the next stroke lands. */
     public StrokeLanding landing() {
         return Landings.next(document.shot(), selection, transport, view);
+    }
+
+    /** For how many frames a new drawing of the current level shows from the gate on. */
+    public int framesFromHere() {
+        Shot shot = document.shot();
+        return shot.drawnOn(String.valueOf(selection.level())).framesFrom(shot, transport.frame());
     }
 
     /** Looks for the sound device, once the window is there. */

@@ -140,7 +140,6 @@ public final class View {
     private final BooleanProperty flipped = new SimpleBooleanProperty();
     private final IntegerProperty keptFrame = new SimpleIntegerProperty();
     private final BooleanProperty eachStep = new SimpleBooleanProperty();
-    private final IntegerProperty holdFrames = new SimpleIntegerProperty(2);
     private final ObjectProperty<Awaited> awaited = new SimpleObjectProperty<>();
 
     /** What the pointer places on the board, in place of drawing; null for nothing. */
@@ -346,10 +345,5 @@ public final class View {
     /** Where one has gone on to within the hold of the last drawing: the next stroke makes a drawing there. Null for nowhere. */
     public ObjectProperty<Awaited> awaitedProperty() {
         return awaited;
-    }
-
-    /** For how many frames a new drawing shows. */
-    public IntegerProperty holdFramesProperty() {
-        return holdFrames;
     }
 }

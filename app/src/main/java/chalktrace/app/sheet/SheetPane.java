@@ -187,7 +187,7 @@ public final class SheetPane extends Region {
                 return;
             }
         }
-        session.transport().step(session.view().holdFramesProperty().get());
+        session.transport().step(session.framesFromHere());
     }
 
     /** @return whether it could be done */

@@ -105,8 +105,7 @@ final class AttachWork {
 
     /** Takes the arc and the timing chart of in-betweens about the frame from a point. */
     void chart(Track track) {
-        work.onShot(track).ifPresent(on -> work.inBetweens()
-                .take(on::at, session.view().holdFramesProperty().get()));
+        work.onShot(track).ifPresent(on -> work.inBetweens().take(on::at, session.framesFromHere()));
     }
 
     /** Lets the mouths go along with a point. */

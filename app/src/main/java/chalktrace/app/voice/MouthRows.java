@@ -347,7 +347,7 @@ final class MouthRows extends VBox {
         FrameRange frames = session.shot()
                 .mouthAt(frame)
                 .map(MouthSpan::range)
-                .orElse(FrameRange.of(frame, session.view().holdFramesProperty().get()));
+                .orElse(FrameRange.of(frame, session.framesFromHere()));
         session.document().apply(SpeechEdits.setMouth(frames, shape));
         if (session.shot().mouthPlace().isEmpty()) {
             session.document().apply(SpeechEdits.placeMouths(place(true)));

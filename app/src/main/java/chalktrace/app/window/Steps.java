@@ -2,8 +2,10 @@ package chalktrace.app.window;
 
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View;
+import chalktrace.core.shot.DrawnOn;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Mark;
+import chalktrace.core.shot.Shot;
 import chalktrace.core.time.FrameRange;
 import java.util.stream.IntStream;
 
@@ -25,12 +27,21 @@ final class Steps {
         }
     }
 
-    /** To where the step of the hold in force after or before this one begins, counted from the shot's first frame. */
+    /** To where the place of a drawing after or before this one begins, in the current level's hold. */
     void hold(int direction) {
-        int hold = session.view().holdFramesProperty().get();
+        Shot shot = session.shot();
+        DrawnOn on = shot.drawnOn(String.valueOf(session.selection().level()));
         int frame = session.transport().frame();
-        int first = frame - frame % hold;
-        session.transport().step((direction > 0 ? first + hold : first == frame ? first - hold : first) - frame);
+        FrameRange here = on.placeAt(shot, frame);
+        int to;
+        if (direction > 0) {
+            to = here.end();
+        } else if (here.start() < frame || frame == 0) {
+            to = here.start();
+        } else {
+            to = on.placeAt(shot, frame - 1).start();
+        }
+        session.transport().step(to - frame);
     }
 
     /** To the nearest mark in a direction; nowhere when there is none. */

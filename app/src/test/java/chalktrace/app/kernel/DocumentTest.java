@@ -11,7 +11,6 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.testing.Shots;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -44,7 +43,7 @@ class DocumentTest {
                 true,
                 false,
                 1,
-                new LevelStyle(LevelStyle.Role.MOUTH, Optional.empty(), Optional.empty(), false, false, false),
+                LevelStyle.ROUGH.withRole(LevelStyle.Role.MOUTH),
                 List.of(),
                 Exposures.NONE);
         Shot shot = one.withLevels(List.of(mouths, Level.empty("cup", "cup"), Shots.level(one)));

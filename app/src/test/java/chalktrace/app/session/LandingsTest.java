@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 class LandingsTest {
 
     private static String words(Shot shot, int frame) {
-        return Landings.words(shot, StrokeLanding.of(shot, Shots.LEVEL, frame, 2));
+        return Landings.words(shot, StrokeLanding.of(shot, Shots.LEVEL, frame));
     }
 
     @Test

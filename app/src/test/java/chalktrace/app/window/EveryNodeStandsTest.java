@@ -25,8 +25,13 @@ import org.testfx.framework.junit5.Start;
 class EveryNodeStandsTest {
 
     /** What comes into the window only while a still, a model, a followed point or the points of a stroke are worked on. */
-    private static final Set<String> AT_TIMES =
-            Set.of("FootageCard.still", "JointRows.rows", "PointRows.turning", "PointsFrame.line", "PointsFrame.reach");
+    private static final Set<String> AT_TIMES = Set.of(
+            "FootageCard.still",
+            "HoldMenu.frames",
+            "JointRows.rows",
+            "PointRows.turning",
+            "PointsFrame.line",
+            "PointsFrame.reach");
 
     private OpenWindow window;
     private Path folder;

@@ -126,7 +126,7 @@ class GatherTest {
         assertThat(shot().setup().length()).isEqualTo(36);
         assertThat(shot().footage().get(0).conform().endPicture()).isEqualTo(90);
         assertThat(shot().footage().get(0).conform().keepsTime()).isTrue();
-        assertThat(window.session.view().holdFramesProperty().get()).isEqualTo(1);
+        assertThat(window.session.framesFromHere()).isEqualTo(1);
     }
 
     @Test

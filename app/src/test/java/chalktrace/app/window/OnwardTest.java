@@ -6,8 +6,10 @@ import chalktrace.app.controls.Sentence;
 import chalktrace.app.testing.OpenWindow;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.Edit;
+import chalktrace.core.edit.LevelEdits;
 import chalktrace.core.edit.timing.RateEdits;
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.shot.DrawnOn;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
@@ -17,6 +19,9 @@ import chalktrace.core.time.FrameRate;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -115,7 +120,7 @@ class OnwardTest {
 
     @Test
     void stepsGoByTheHoldInForceFromTheShotsFirstFrame(FxRobot robot) {
-        robot.interact(() -> window.session.view().holdFramesProperty().set(3));
+        hold(robot, DrawnOn.frames(3));
         go(robot, 4);
         press(robot, KeyCode.ALT, KeyCode.F);
         assertThat(window.session.transport().frame()).isEqualTo(6);
@@ -221,15 +226,15 @@ class OnwardTest {
 
     @Test
     void aShotWithoutDrawingsIsHeldAsIsUsualAtItsRate(FxRobot robot) {
-        assertThat(window.session.view().holdFramesProperty().get()).isEqualTo(2);
+        assertThat(window.session.framesFromHere()).isEqualTo(2);
         ShotSetup setup = window.session.shot().setup();
         robot.interact(() -> window.session.document().apply(RateEdits.keepSeconds(FrameRate.of(12))));
-        assertThat(window.session.view().holdFramesProperty().get()).isEqualTo(1);
+        assertThat(window.session.framesFromHere()).isEqualTo(1);
         draw(robot, 100);
         robot.interact(() -> window.session
                 .shelf()
                 .startNew(Shot.empty("fast", new ShotSetup(FrameRate.of(60), setup.size(), 120, 1, setup.paper()))));
-        assertThat(window.session.view().holdFramesProperty().get()).isEqualTo(4);
+        assertThat(window.session.framesFromHere()).isEqualTo(4);
     }
 
     @Test
@@ -243,5 +248,57 @@ class OnwardTest {
         go(robot, 7);
         press(robot, KeyCode.E);
         assertThat(runs()).contains("3: 6-7");
+    }
+
+    @Test
+    void aLevelRemembersItsHoldAndCanTakeThatOfAnother(FxRobot robot) {
+        clickHold(robot, 3);
+        draw(robot, 100);
+        assertThat(runs()).containsExactly("1: 0-2");
+        String rough = window.session.selection().level();
+        robot.interact(() -> {
+            window.session.document().apply(LevelEdits.add("clean", "clean", rough));
+            window.session.selection().levelProperty().set("clean");
+        });
+        clickHold(robot, 1);
+        robot.interact(() -> window.session.selection().levelProperty().set(rough));
+        assertThat(window.session.framesFromHere()).isEqualTo(3);
+        robot.interact(() -> {
+            window.session.selection().levelProperty().set("clean");
+            MenuButton holds = holds(robot);
+            holds.show();
+            holds.getItems().stream()
+                    .filter(item -> "as-level".equals(item.getId()))
+                    .map(Menu.class::cast)
+                    .forEach(as -> as.getItems().get(0).fire());
+            holds.hide();
+        });
+        assertThat(holds(robot).getText()).contains(level(rough).name());
+        draw(robot, 140);
+        assertThat(level("clean").exposures().runs()).containsExactly(Exposure.of(0, 3, 1));
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(window.session.shot().drawnOn("clean")).isEqualTo(DrawnOn.frames(1));
+    }
+
+    private static void clickHold(FxRobot robot, int frames) {
+        robot.interact(() -> holds(robot).getItems().get(frames - 1).fire());
+    }
+
+    private static MenuButton holds(FxRobot robot) {
+        return robot.lookup("#holds").queryAs(MenuButton.class);
+    }
+
+    private Level level(String id) {
+        return window.session.shot().level(id).orElseThrow();
+    }
+
+    private void hold(FxRobot robot, DrawnOn on) {
+        robot.interact(() -> window.session
+                .document()
+                .apply(LevelEdits.change(
+                        "hold",
+                        window.session.selection().level(),
+                        level -> level.withStyle(level.style().withDrawnOn(Optional.of(on))))));
     }
 }

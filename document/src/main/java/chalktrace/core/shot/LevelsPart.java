@@ -50,13 +50,18 @@ public final class LevelsPart extends ListPart<Level> {
 
     @Override
     protected Stream<Reference> references(Level level) {
-        return level.style().paints().stream().map(painted -> Reference.to(painted, LEVELS));
+        LevelStyle style = level.style();
+        return Stream.concat(style.paints().stream(), style.drawnOn().flatMap(DrawnOn::as).stream())
+                .map(other -> Reference.to(other, LEVELS));
     }
 
-    /** Paint stays when its lines go. */
+    /** Paint stays when its lines go, and a pace when the level goes that set it. */
     @Override
     protected Optional<Level> without(Level level, Reference gone) {
-        return Optional.of(level.withStyle(level.style().paintingNothing()));
+        LevelStyle style = level.style();
+        LevelStyle unpaired = style.paints().filter(gone.id()::equals).isPresent() ? style.paintingNothing() : style;
+        return Optional.of(level.withStyle(unpaired.withDrawnOn(unpaired.drawnOn()
+                .map(on -> on.as().filter(gone.id()::equals).isPresent() ? DrawnOn.frames(on.frames()) : on))));
     }
 
     @Override
@@ -81,13 +86,16 @@ public final class LevelsPart extends ListPart<Level> {
                 .put("locked", level.locked())
                 .put("opacity", level.opacity());
         LevelStyle style = level.style();
-        to.branch("style")
+        Branch styled = to.branch("style")
                 .put("role", style.role())
                 .put("paints", style.paints())
                 .put("tint", style.tint().map(Rgb::hex))
                 .put("multiply", style.multiply())
                 .put("clipped", style.clipped())
                 .put("held", style.held());
+        style.drawnOn()
+                .ifPresent(on ->
+                        styled.branch("drawnOn").put("frames", on.frames()).put("as", on.as()));
         to.each("drawings", level.drawings(), (drawing, d) -> d.put("number", drawing.number())
                 .put("file", writing.drawing(level, drawing)));
         write(level.exposures(), to);
@@ -132,6 +140,7 @@ public final class LevelsPart extends ListPart<Level> {
                 from.textIfAny("tint").map(Rgb::parse),
                 from.flag("multiply"),
                 from.flag("clipped"),
-                from.flagIfAny("held"));
+                from.flagIfAny("held"),
+                from.ifAny("drawnOn", on -> on.make(o -> new DrawnOn(o.whole("frames"), o.textIfAny("as")))));
     }
 }

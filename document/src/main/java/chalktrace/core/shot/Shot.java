@@ -224,6 +224,13 @@ public final class Shot implements PartValues {
         return levels().stream().filter(level -> level.id().equals(id)).findFirst();
     }
 
+    /** For how many frames new drawings of a level show. */
+    public DrawnOn drawnOn(String level) {
+        return level(level)
+                .flatMap(there -> there.style().drawnOn())
+                .orElseGet(() -> DrawnOn.frames(setup().rate().usualHold()));
+    }
+
     public Optional<Footage> footage(String id) {
         return footage().stream().filter(clip -> clip.id().equals(id)).findFirst();
     }

@@ -1,9 +1,11 @@
 package chalktrace.core.edit;
 
 import chalktrace.core.shot.Level;
+import chalktrace.core.shot.LevelStyle;
 import chalktrace.core.words.EditWords;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /** Edits of the stack of levels. */
@@ -11,12 +13,15 @@ public final class LevelEdits {
 
     private LevelEdits() {}
 
-    /** A new empty level in front of another, or in front of all when that is not there. */
+    /** A new empty level in front of another, whose pace it takes, or in front of all when that is not there. */
     public static Edit add(String newId, String name, String behindIt) {
         return new Edit(EditWords.TEXTS.of("new-level"), shot -> {
             List<Level> levels = new ArrayList<>(shot.levels());
             int at = indexOf(levels, behindIt);
-            levels.add(Math.max(0, at), Level.empty(newId, name));
+            Level made = Level.empty(newId, name)
+                    .withStyle(LevelStyle.ROUGH.withDrawnOn(
+                            at < 0 ? Optional.empty() : levels.get(at).style().drawnOn()));
+            levels.add(Math.max(0, at), made);
             return shot.withLevels(levels);
         });
     }

@@ -19,7 +19,7 @@ import org.junit.jupiter.api.Test;
 class HistoryTest {
 
     private static Edit draw(Shot shot, int frame) {
-        return StrokeLanding.of(shot, LEVEL, frame, 2).draw(line(0, 0, frame + 1, 9));
+        return StrokeLanding.of(shot, LEVEL, frame).draw(line(0, 0, frame + 1, 9));
     }
 
     @Test

@@ -15,6 +15,7 @@ import chalktrace.core.picture.Rgb;
 import chalktrace.core.shot.Chalk;
 import chalktrace.core.shot.Cue;
 import chalktrace.core.shot.Cycle;
+import chalktrace.core.shot.DrawnOn;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Footage;
 import chalktrace.core.shot.Level;
@@ -124,7 +125,8 @@ public final class FullShot {
                                 Optional.of(new Rgb(1, 2, 254)),
                                 true,
                                 true,
-                                false)))
+                                false,
+                                Optional.of(DrawnOn.as("level-9", 3)))))
                 .withChalks(List.of(
                         new Chalk(
                                 "chalk-1",

@@ -19,25 +19,15 @@ import java.util.OptionalDouble;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckMenuItem;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import org.kordamp.ikonli.Ikon;
 
 /** Draws lines with the chalk in hand; taken by its stick. */
 public final class ChalkTool implements BoardTool {
 
     private static final double SMALLEST_RING_PX = 2;
-
-    private static final String[] HOLDS = {
-        Words.TRACE.of("ones"), Words.TRACE.of("twos"), Words.TRACE.of("threes"), Words.TRACE.of("fours")
-    };
 
     private final TraceWork work;
     private final Session session;
@@ -76,7 +66,7 @@ public final class ChalkTool implements BoardTool {
 
     @Override
     public List<Node> options() {
-        HBox drawings = new HBox(2, holds(), on());
+        HBox drawings = new HBox(2, new HoldMenu(session), on());
         drawings.setAlignment(Pos.CENTER_LEFT);
         return List.of(kinds(), ways(), drawings);
     }
@@ -130,32 +120,5 @@ public final class ChalkTool implements BoardTool {
             session.view().lineKindProperty().set(kind);
         });
         return one;
-    }
-
-    /** For how many frames a new drawing shows. */
-    private MenuButton holds() {
-        MenuButton choice = new MenuButton();
-        choice.setId("holds");
-        choice.getStyleClass().add("small-menu");
-        choice.setFocusTraversable(false);
-        choice.setTooltip(new Tooltip(Words.TRACE.of("for-how-many-frames-a")));
-        choice.setMinWidth(Region.USE_PREF_SIZE);
-        for (int i = 0; i < HOLDS.length; i++) {
-            int frames = i + 1;
-            MenuItem item = new MenuItem(Words.TRACE.count("on-hold", frames, HOLDS[i]));
-            item.setOnAction(event -> session.view().holdFramesProperty().set(frames));
-            choice.getItems().add(item);
-        }
-        CheckMenuItem eachStep = new CheckMenuItem(Words.TRACE.of("each-step-a-drawing"));
-        eachStep.setId("each-step");
-        eachStep.selectedProperty().bindBidirectional(session.view().eachStepProperty());
-        choice.getItems().addAll(new SeparatorMenuItem(), eachStep);
-        choice.textProperty()
-                .bind(session.view()
-                        .holdFramesProperty()
-                        .map(frames -> frames.intValue() <= HOLDS.length
-                                ? Words.TRACE.of("on-hold-name", HOLDS[frames.intValue() - 1])
-                                : Words.TRACE.of("on-frames", frames)));
-        return choice;
     }
 }

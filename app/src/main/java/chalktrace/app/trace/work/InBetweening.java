@@ -305,11 +305,8 @@ public final class InBetweening {
         if (draft.get() == null) {
             return;
         }
-        StrokeLanding landing = StrokeLanding.afresh(
-                document.shot(),
-                String.valueOf(selection.level()),
-                transport.frame(),
-                view.holdFramesProperty().get());
+        StrokeLanding landing =
+                StrokeLanding.afresh(document.shot(), String.valueOf(selection.level()), transport.frame());
         if (!landing.canDraw()) {
             notices.problem(Landings.refusal(document.shot(), landing));
             return;

@@ -56,7 +56,7 @@ public final class Onward {
     }
 
     private void next(boolean copied) {
-        Optional<NextDrawing> found = NextDrawing.of(document.shot(), level(), transport.frame(), hold());
+        Optional<NextDrawing> found = NextDrawing.of(document.shot(), level(), transport.frame());
         if (found.isEmpty()) {
             refused(Landings.next(document.shot(), selection, transport, view));
             return;
@@ -90,7 +90,7 @@ public final class Onward {
     }
 
     private void offerToLengthen(boolean copied) {
-        int frames = hold();
+        int frames = document.shot().drawnOn(level()).frames();
         notices.offer(
                 Words.TRACE.of("the-next-drawing-belongs-after"),
                 new Notices.Offer(Words.TRACE.count("lengthen-the-shot", frames), () -> lengthen(frames, copied)));
@@ -107,7 +107,7 @@ public final class Onward {
     }
 
     private Optional<StrokeLanding> onItsPlace() {
-        Optional<StrokeLanding> landing = StrokeLanding.onItsPlace(document.shot(), level(), transport.frame(), hold());
+        Optional<StrokeLanding> landing = StrokeLanding.onItsPlace(document.shot(), level(), transport.frame());
         if (landing.isEmpty()) {
             notices.problem(Words.TRACE.of("a-new-drawing-here-would"));
         }
@@ -119,12 +119,13 @@ public final class Onward {
             return;
         }
         int start = landing.frames().start();
-        boolean offItsPlace = start % hold() != 0
-                && document.shot()
-                        .level(level())
-                        .flatMap(l -> l.exposures().at(start))
-                        .filter(run -> run.start() < start)
-                        .isPresent();
+        Shot shot = document.shot();
+        boolean offItsPlace =
+                start != shot.drawnOn(level()).placeAt(shot, start).start()
+                        && shot.level(level())
+                                .flatMap(l -> l.exposures().at(start))
+                                .filter(run -> run.start() < start)
+                                .isPresent();
         document.apply(copied.isEmpty() ? landing.make() : landing.copy(copied));
         if (offItsPlace) {
             notices.say(Words.TRACE.of("starts-here", landing.drawing()));
@@ -161,9 +162,5 @@ public final class Onward {
 
     private String level() {
         return String.valueOf(selection.level());
-    }
-
-    private int hold() {
-        return view.holdFramesProperty().get();
     }
 }

@@ -117,7 +117,7 @@ public final class DrawingEdits {
 
     /** The drawing that shows on a level that can be drawn on. */
     private static Optional<Shown> shown(Shot shot, String levelId, int frame) {
-        if (!StrokeLanding.of(shot, levelId, frame, 1).canDraw()) {
+        if (!StrokeLanding.of(shot, levelId, frame).canDraw()) {
             return Optional.empty();
         }
         Level level = shot.level(levelId).orElseThrow();

@@ -107,7 +107,7 @@ public final class FillEdits {
         if (!ownPaint) {
             return Optional.of(paint(levelId, frame, stroke.chalk(), area));
         }
-        return Optional.of(StrokeLanding.of(shot, levelId, frame, 1).paint(new Fill(stroke.chalk(), area)));
+        return Optional.of(StrokeLanding.of(shot, levelId, frame).paint(new Fill(stroke.chalk(), area)));
     }
 
     /** What came of painting over a span. @param lostAt the frame at which the region could not be followed further */

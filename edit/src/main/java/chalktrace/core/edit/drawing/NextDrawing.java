@@ -1,5 +1,6 @@
 package chalktrace.core.edit.drawing;
 
+import chalktrace.core.shot.DrawnOn;
 import chalktrace.core.shot.Exposure;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
@@ -25,16 +26,13 @@ public record NextDrawing(Kind kind, int frame) {
         PAST_END
     }
 
-    /**
-     * @param hold for how many frames a new drawing shows
-     * @return empty where there is no such level, or one that has one drawing for all frames
-     */
-    public static Optional<NextDrawing> of(Shot shot, String levelId, int frame, int hold) {
+    /** @return empty where there is no such level, or one that has one drawing for all frames */
+    public static Optional<NextDrawing> of(Shot shot, String levelId, int frame) {
         Optional<Level> level = shot.level(levelId).filter(l -> !l.style().held());
-        return level.map(l -> after(shot, l, frame, hold));
+        return level.map(l -> after(shot, l, frame));
     }
 
-    private static NextDrawing after(Shot shot, Level level, int frame, int hold) {
+    private static NextDrawing after(Shot shot, Level level, int frame) {
         int end = shot.setup().length();
         OptionalInt next = level.exposures().startBeside(frame, 1);
         // What lies beyond the end is there when the shot is longer again.
@@ -47,8 +45,11 @@ public record NextDrawing(Kind kind, int frame) {
         }
         // It holds to the end: the next one is a hold on from where it began, or from where one has gone on to within
         // it.
-        int place = run.map(held -> held.start() + ((frame - held.start()) / hold + 1) * hold)
-                .orElse(frame + hold);
+        DrawnOn on = shot.drawnOn(level.id());
+        int place = frame + on.framesFrom(shot, frame);
+        if (run.isPresent() && on.as().isEmpty()) {
+            place -= (frame - run.get().start()) % on.frames();
+        }
         if (place >= end) {
             return new NextDrawing(Kind.PAST_END, end);
         }

@@ -45,11 +45,8 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
         NO_LEVEL
     }
 
-    /**
-     * @param hold for how many frames a new drawing shows: 1 on ones, 2 on twos; it is shorter where the shot ends or the
-     *     next frame is taken
-     */
-    public static StrokeLanding of(Shot shot, String levelId, int frame, int hold) {
+    /** A new drawing shows for as long as the level's do; shorter where the shot ends or the next frame is taken. */
+    public static StrokeLanding of(Shot shot, String levelId, int frame) {
         Optional<Level> found = shot.level(levelId);
         if (found.isEmpty()) {
             return nowhere(Kind.NO_LEVEL, levelId, frame);
@@ -70,12 +67,20 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
             return new StrokeLanding(
                     Kind.ONTO_DRAWING, levelId, run.get().drawing(), run.get().range(), ties);
         }
-        return newDrawing(shot, level, frame, hold);
+        return newDrawing(shot, level, frame, hold(shot, level, frame));
     }
 
     /** As {@link #of}, for a new drawing even where one shows: the one that shows ends before it. A held level has one drawing and gets no other. */
-    public static StrokeLanding afresh(Shot shot, String levelId, int frame, int hold) {
-        StrokeLanding landing = of(shot, levelId, frame, hold);
+    public static StrokeLanding afresh(Shot shot, String levelId, int frame) {
+        return afresh(
+                shot,
+                levelId,
+                frame,
+                shot.level(levelId).map(level -> hold(shot, level, frame)).orElse(1));
+    }
+
+    private static StrokeLanding afresh(Shot shot, String levelId, int frame, int hold) {
+        StrokeLanding landing = of(shot, levelId, frame);
         boolean held = shot.level(levelId).map(level -> level.style().held()).orElse(false);
         return landing.kind != Kind.ONTO_DRAWING || held
                 ? landing
@@ -83,29 +88,28 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
     }
 
     /** As {@link #afresh}, for all that is left of the hold that shows: the drawing that shows ends before it and does not come back after it. */
-    public static StrokeLanding takingOver(Shot shot, String levelId, int frame, int hold) {
-        int left = shot.level(levelId)
+    public static StrokeLanding takingOver(Shot shot, String levelId, int frame) {
+        return shot.level(levelId)
                 .flatMap(level -> level.exposures().at(frame))
-                .map(run -> run.end() - frame)
-                .orElse(hold);
-        return afresh(shot, levelId, frame, left);
+                .map(run -> afresh(shot, levelId, frame, run.end() - frame))
+                .orElseGet(() -> afresh(shot, levelId, frame));
     }
 
     /**
-     * As {@link #afresh}, on the place that the frame lies in, counted from the shot's first frame in the hold; from the frame itself where the
+     * As {@link #afresh}, on the place that the frame lies in, counted from the shot's first frame in the level's hold; from the frame itself where the
      * drawing that shows there would be left without a frame.
      *
      * @return empty where even so a drawing would show nowhere any more
      */
-    public static Optional<StrokeLanding> onItsPlace(Shot shot, String levelId, int frame, int hold) {
-        StrokeLanding here = afresh(shot, levelId, frame, hold);
+    public static Optional<StrokeLanding> onItsPlace(Shot shot, String levelId, int frame) {
+        StrokeLanding here = afresh(shot, levelId, frame);
         if (here.kind != Kind.NEW_DRAWING) {
             return Optional.of(here);
         }
         Level level = shot.level(levelId).orElseThrow();
-        int first = frame - frame % hold;
-        int start = Math.max(first, beginning(level.exposures(), frame));
-        return Stream.of(newDrawing(shot, level, start, first + hold - start), here)
+        FrameRange place = shot.drawnOn(levelId).placeAt(shot, frame);
+        int start = Math.max(place.start(), beginning(level.exposures(), frame));
+        return Stream.of(newDrawing(shot, level, start, place.end() - start), here)
                 .filter(landing -> landing.leavesAllShown(level))
                 .findFirst();
     }
@@ -196,6 +200,10 @@ public record StrokeLanding(Kind kind, String level, int drawing, FrameRange fra
         } catch (NoninvertibleTransformException e) {
             throw new AssertionError("a placement's scale is never 0", e);
         }
+    }
+
+    private static int hold(Shot shot, Level level, int frame) {
+        return shot.drawnOn(level.id()).framesFrom(shot, frame);
     }
 
     private static StrokeLanding newDrawing(Shot shot, Level level, int frame, int hold) {

@@ -198,11 +198,8 @@ public final class PickEdits {
     }
 
     private static StrokeLanding onto(Shot shot, StrokeLanding landing) {
-        StrokeLanding now = StrokeLanding.of(
-                shot,
-                landing.level(),
-                landing.frames().start(),
-                landing.frames().frames());
+        StrokeLanding now =
+                StrokeLanding.of(shot, landing.level(), landing.frames().start());
         // The first piece makes the drawing, the others go onto it.
         return now.kind() == StrokeLanding.Kind.ONTO_DRAWING ? now : landing;
     }

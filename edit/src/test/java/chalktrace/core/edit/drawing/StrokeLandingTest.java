@@ -23,7 +23,7 @@ class StrokeLandingTest {
 
     @Test
     void onAFreeFrameANewDrawingIsMadeOnTwos() {
-        StrokeLanding landing = StrokeLanding.of(Shots.empty(), LEVEL, 10, 2);
+        StrokeLanding landing = StrokeLanding.of(Shots.empty(), LEVEL, 10);
         assertThat(landing.kind()).isEqualTo(Kind.NEW_DRAWING);
         assertThat(landing.frames()).isEqualTo(FrameRange.of(10, 2));
         Shot drawn = landing.draw(line(0, 0, 50, 50)).change().apply(Shots.empty());
@@ -34,14 +34,14 @@ class StrokeLandingTest {
     @Test
     void aNewDrawingIsShorterWhereTheNextFrameIsTakenOrTheShotEnds() {
         Shot shot = showing(Exposure.of(11, 4, 1));
-        assertThat(StrokeLanding.of(shot, LEVEL, 10, 2).frames()).isEqualTo(FrameRange.of(10, 1));
-        assertThat(StrokeLanding.of(Shots.empty(), LEVEL, 47, 2).frames()).isEqualTo(FrameRange.of(47, 1));
+        assertThat(StrokeLanding.of(shot, LEVEL, 10).frames()).isEqualTo(FrameRange.of(10, 1));
+        assertThat(StrokeLanding.of(Shots.empty(), LEVEL, 47).frames()).isEqualTo(FrameRange.of(47, 1));
     }
 
     @Test
     void onAHeldFrameTheShownDrawingIsDrawnOnAndItsTiesAreTold() {
         Shot shot = showing(Exposure.of(4, 4, 1), Exposure.of(20, 2, 1));
-        StrokeLanding landing = StrokeLanding.of(shot, LEVEL, 6, 2);
+        StrokeLanding landing = StrokeLanding.of(shot, LEVEL, 6);
         assertThat(landing.kind()).isEqualTo(Kind.ONTO_DRAWING);
         assertThat(landing.frames()).isEqualTo(FrameRange.of(4, 4));
         assertThat(landing.tiedAt()).containsExactly(20);
@@ -52,7 +52,7 @@ class StrokeLandingTest {
     @Test
     void aNewDrawingOnAHeldFrameEndsTheOneThatShows() {
         Shot shot = showing(Exposure.of(0, 8, 1));
-        Shot made = StrokeLanding.afresh(shot, LEVEL, 4, 2).make().change().apply(shot);
+        Shot made = StrokeLanding.afresh(shot, LEVEL, 4).make().change().apply(shot);
         assertThat(level(made).exposures())
                 .isEqualTo(Exposures.of(Exposure.of(0, 4, 1), Exposure.of(4, 2, 2), Exposure.of(6, 2, 1)));
     }
@@ -61,7 +61,7 @@ class StrokeLandingTest {
     void aStrokeStaysUnderThePenWhereTheDrawingIsShownMovedTurnedAndScaled() {
         Placement placement = Placement.AS_IS.withPosition(40, -10).withScale(2).withDegrees(90);
         Shot shot = showing(new Exposure(0, 4, 1, placement));
-        Shot drawn = StrokeLanding.of(shot, LEVEL, 0, 2)
+        Shot drawn = StrokeLanding.of(shot, LEVEL, 0)
                 .draw(line(100, 50, 120, 70))
                 .change()
                 .apply(shot);
@@ -76,9 +76,9 @@ class StrokeLandingTest {
     void lockedHiddenAndMissingLevelsTakeNoStroke() {
         Shot locked = Shots.empty().withLevel(LEVEL, l -> l.withLocked(true));
         Shot hidden = Shots.empty().withLevel(LEVEL, l -> l.withVisible(false));
-        assertThat(StrokeLanding.of(locked, LEVEL, 0, 2).kind()).isEqualTo(Kind.LOCKED);
-        assertThat(StrokeLanding.of(hidden, LEVEL, 0, 2).kind()).isEqualTo(Kind.HIDDEN);
-        StrokeLanding nowhere = StrokeLanding.of(Shots.empty(), "gone", 0, 2);
+        assertThat(StrokeLanding.of(locked, LEVEL, 0).kind()).isEqualTo(Kind.LOCKED);
+        assertThat(StrokeLanding.of(hidden, LEVEL, 0).kind()).isEqualTo(Kind.HIDDEN);
+        StrokeLanding nowhere = StrokeLanding.of(Shots.empty(), "gone", 0);
         assertThat(nowhere.canDraw()).isFalse();
         assertThat(nowhere.draw(line(0, 0, 1, 1)).change().apply(locked)).isEqualTo(locked);
     }

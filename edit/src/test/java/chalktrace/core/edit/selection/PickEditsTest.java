@@ -109,12 +109,12 @@ class PickEditsTest {
         DrawingPiece piece = Pick.within(shot, Shots.LEVEL, 0, LEFT, Pick.Rule.MOSTLY_WITHIN)
                 .orElseThrow()
                 .lifted(shot);
-        StrokeLanding landing = StrokeLanding.of(shot, Shots.LEVEL, 10, 2);
+        StrokeLanding landing = StrokeLanding.of(shot, Shots.LEVEL, 10);
         Shot pasted = apply(PickEdits.paste(landing, piece), shot);
         assertThat(Shots.level(pasted).drawingAt(10).orElseThrow().strokes()).isEqualTo(piece.strokes());
         assertThat(PickEdits.pasted(pasted, landing, piece).lifted(pasted)).isEqualTo(piece);
         // Onto the turned showing it goes where it looked, not where the numbers are.
-        StrokeLanding turned = StrokeLanding.of(shot, Shots.LEVEL, 2, 2);
+        StrokeLanding turned = StrokeLanding.of(shot, Shots.LEVEL, 2);
         Shot onto = apply(PickEdits.paste(turned, piece), shot);
         Rectangle2D bounds = PickEdits.pasted(onto, turned, piece).bounds(onto);
         assertThat(bounds.getX()).isCloseTo(10, within(0.01));

@@ -160,7 +160,7 @@ class SpanEditsTest {
                         .orElseThrow()
                         .number())
                 .isEqualTo(1);
-        assertThat(StrokeLanding.afresh(longer, Shots.LEVEL, 100, 2).kind()).isEqualTo(StrokeLanding.Kind.ONTO_DRAWING);
+        assertThat(StrokeLanding.afresh(longer, Shots.LEVEL, 100).kind()).isEqualTo(StrokeLanding.Kind.ONTO_DRAWING);
     }
 
     @Test
