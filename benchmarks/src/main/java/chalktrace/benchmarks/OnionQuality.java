@@ -125,7 +125,7 @@ public final class OnionQuality {
     }
 
     private static Rgb rgb(int word) {
-        return new Rgb(word >> 16 & 255, word >> 8 & 255, word & 255);
+        return Rgb.of(word);
     }
 
     private static void paint(Graphics2D graphics, int[] words) {

@@ -1,6 +1,7 @@
 package chalktrace.app.bench;
 
 import chalktrace.app.session.Session;
+import chalktrace.app.words.Words;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.scene.control.TextField;
@@ -49,7 +50,7 @@ public abstract class TypingLane extends Lane {
     }
 
     /**
-     * Opens the field at a place. A text that is left empty changes nothing.
+     * Opens the field at a place; not while another shot is looked at. A text that is left empty changes nothing.
      *
      * @param spaceEnds whether a space ends the text and asks for the next
      * @param then hears the text, and whether the next is wanted
@@ -69,6 +70,10 @@ public abstract class TypingLane extends Lane {
     }
 
     private void open(double x, double width, String text, boolean spaceEnds, BiConsumer<String, Boolean> then) {
+        if (session().document().isLooking()) {
+            session().notices().say(Words.DESK.of("previewing-not-imported-import-it"));
+            return;
+        }
         fold(false);
         fieldX = x;
         fieldWidth = Math.max(NARROWEST_FIELD, width);

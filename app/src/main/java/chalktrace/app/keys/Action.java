@@ -67,6 +67,8 @@ public enum Action {
     FOOTAGE_STRONGER(KeyCode.DIGIT8, KeyCombination.ALT_DOWN),
     DIAL_WIDTH(KeyCode.DIGIT9),
     DIAL_STRENGTH(KeyCode.DIGIT0),
+    TAKE_COLOUR(KeyCode.F2),
+    FIND_CHALK(KeyCode.F3),
     HOLD_LONGER(KeyCode.F, KeyCombination.SHIFT_DOWN),
     HOLD_SHORTER(KeyCode.D, KeyCombination.SHIFT_DOWN),
     MARK(KeyCode.B),
@@ -116,7 +118,9 @@ public enum Action {
             HEAR_BACKWARDS,
             MOVE_VIEW,
             DIAL_WIDTH,
-            DIAL_STRENGTH);
+            DIAL_STRENGTH,
+            TAKE_COLOUR,
+            FIND_CHALK);
 
     private final KeyCodeCombination keys;
 

@@ -51,6 +51,7 @@ public final class Icons {
     public static final Ikon DONE = MaterialDesignC.CHECK;
     public static final Ikon ALONE = MaterialDesignN.NUMERIC_1_BOX_OUTLINE;
     public static final Ikon SNAP = MaterialDesignM.MAGNET;
+    public static final Ikon TAKE_COLOUR = MaterialDesignE.EYEDROPPER;
     public static final Ikon PICK = MaterialDesignS.SELECTION_DRAG;
     public static final Ikon FILL = MaterialDesignF.FORMAT_COLOR_FILL;
     public static final Ikon MIRROR = MaterialDesignF.FLIP_HORIZONTAL;

@@ -12,12 +12,14 @@ import chalktrace.app.session.View.Tool;
 import chalktrace.app.trace.rows.NarrowRows;
 import chalktrace.app.trace.rows.TraceRows;
 import chalktrace.app.trace.tool.ChalkTool;
+import chalktrace.app.trace.tool.ColourTool;
 import chalktrace.app.trace.tool.DialTool;
 import chalktrace.app.trace.tool.DraftLook;
 import chalktrace.app.trace.tool.DusterTool;
 import chalktrace.app.trace.tool.FillTool;
 import chalktrace.app.trace.tool.GuideTool;
 import chalktrace.app.trace.tool.PickTool;
+import chalktrace.app.trace.work.ColourUnder;
 import chalktrace.app.trace.work.DrawingExchange;
 import chalktrace.app.trace.work.Picking;
 import chalktrace.app.trace.work.TraceWork;
@@ -45,6 +47,8 @@ public final class TraceFeature implements Feature {
     private final PickTool pick;
     private final DialTool widthDial;
     private final DialTool strengthDial;
+    private final ColourTool colour;
+    private final ColourTool chalkThere;
 
     public TraceFeature(Session session, FileChoice files) {
         this.session = session;
@@ -53,6 +57,8 @@ public final class TraceFeature implements Feature {
         this.pick = new PickTool(work);
         this.widthDial = new DialTool(session, work.sizes(), DialTool.WIDTH);
         this.strengthDial = new DialTool(session, work.sizes(), DialTool.STRENGTH);
+        this.colour = new ColourTool(session, work.colourUnder(), ColourUnder.TAKE);
+        this.chalkThere = new ColourTool(session, work.colourUnder(), ColourUnder.FIND_CHALK);
     }
 
     public TraceWork work() {
@@ -68,7 +74,9 @@ public final class TraceFeature implements Feature {
                 new FillTool(work),
                 new GuideTool(session),
                 widthDial,
-                strengthDial);
+                strengthDial,
+                colour,
+                chalkThere);
     }
 
     @Override
@@ -110,6 +118,8 @@ public final class TraceFeature implements Feature {
                 .on(Action.WIDER, () -> widen(1))
                 .whileHeld(Action.DIAL_WIDTH, widthDial.heldProperty())
                 .whileHeld(Action.DIAL_STRENGTH, strengthDial.heldProperty())
+                .whileHeld(Action.TAKE_COLOUR, colour.heldProperty())
+                .whileHeld(Action.FIND_CHALK, chalkThere.heldProperty())
                 .on(
                         Action.CHALK_OR_DUSTER,
                         () -> hold(session.view().toolProperty().get().equals(Tool.DUSTER) ? Tool.CHALK : Tool.DUSTER))

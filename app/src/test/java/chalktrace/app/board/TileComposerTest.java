@@ -51,7 +51,7 @@ class TileComposerTest {
 
     private Rgb seen() {
         int argb = tile.view().getImage().getPixelReader().getArgb(SIDE / 2, SIDE / 2);
-        return new Rgb(argb >> 16 & 255, argb >> 8 & 255, argb & 255);
+        return Rgb.of(argb);
     }
 
     private void compose(Rgb color) {

@@ -3,12 +3,19 @@ package chalktrace.app.window;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import chalktrace.app.controls.Colors;
 import chalktrace.app.session.View.Tool;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.app.words.Words;
+import chalktrace.core.edit.Edit;
 import chalktrace.core.shot.Chalk;
+import chalktrace.core.shot.Drawing;
+import chalktrace.core.shot.Exposure;
+import chalktrace.core.shot.Exposures;
 import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Placement;
 import chalktrace.core.shot.Shot;
+import chalktrace.core.testing.Strokes;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -21,6 +28,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Circle;
+import javafx.scene.shape.Shape;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -231,5 +239,95 @@ class AtHandTest {
         assertThat(window.session.shot().footage().get(0).placement().opacity()).isZero();
         alt(robot, KeyCode.DIGIT8);
         assertThat(window.session.shot().footage().get(0).placement().opacity()).isCloseTo(0.1, within(1e-9));
+    }
+
+    private void touchHolding(FxRobot robot, KeyCode key, double x, double y) {
+        robot.press(key).moveTo(window.onScreen(x, y)).press(MouseButton.PRIMARY);
+        window.awaitSettled();
+        robot.release(MouseButton.PRIMARY).release(key);
+        window.awaitSettled();
+    }
+
+    @Test
+    void aHeldKeyTakesTheColourUnderThePointerIntoTheChalk(FxRobot robot) {
+        Chalk drawn = bar(robot);
+        robot.interact(() ->
+                window.session.selection().chalkProperty().set(other(drawn).id()));
+        Shot before = window.session.shot();
+        robot.press(KeyCode.F2).moveTo(window.onScreen(X, Y)).moveBy(1, 0);
+        window.awaitSettled();
+        assertThat(robot.lookup(".colour-sample").<Shape>queryAll().stream()
+                        .filter(Node::isVisible)
+                        .map(Shape::getFill))
+                .containsExactly(Colors.of(drawn.color()));
+        robot.release(KeyCode.F2);
+        assertThat(window.session.shot()).isEqualTo(before);
+        assertThat(robot.lookup(".colour-sample").<Node>queryAll()).noneMatch(Node::isVisible);
+        touchHolding(robot, KeyCode.F2, X, Y);
+        assertThat(chalk(window.session.shot()).color()).isEqualTo(drawn.color());
+        assertThat(window.session.shot().levels()).isEqualTo(before.levels());
+        assertThat(window.session.view().toolProperty().get()).isEqualTo(Tool.CHALK);
+        robot.interact(() -> window.session.document().undo());
+        assertThat(window.session.shot()).isEqualTo(before);
+    }
+
+    @Test
+    void theChalkThatDrewALineIsFoundByATouch(FxRobot robot) {
+        Chalk drawn = bar(robot);
+        Shot before = window.session.shot();
+        robot.interact(() ->
+                window.session.selection().chalkProperty().set(other(drawn).id()));
+        touchHolding(robot, KeyCode.F3, X, Y + 120);
+        assertThat(chalk(window.session.shot())).isEqualTo(other(drawn));
+        touchHolding(robot, KeyCode.F3, X, Y);
+        assertThat(chalk(window.session.shot())).isEqualTo(drawn);
+        assertThat(window.session.shot()).isEqualTo(before);
+    }
+
+    @Test
+    void fromDrawingsAloneNothingIsTakenWhereNoneIs(FxRobot robot) {
+        Chalk drawn = bar(robot);
+        robot.interact(() ->
+                window.session.selection().chalkProperty().set(other(drawn).id()));
+        Shot before = window.session.shot();
+        robot.clickOn("#take-colour");
+        robot.clickOn(Words.TRACE.of("from-drawings"));
+        robot.moveTo(window.onScreen(X, Y + 120)).clickOn(MouseButton.PRIMARY);
+        window.awaitSettled();
+        assertThat(window.session.shot()).isEqualTo(before);
+        assertThat(window.session.view().toolProperty().get()).isEqualTo(Tool.CHALK);
+        robot.clickOn("#take-colour");
+        robot.moveTo(window.onScreen(X, Y)).clickOn(MouseButton.PRIMARY);
+        window.awaitSettled();
+        assertThat(chalk(window.session.shot()).color()).isEqualTo(drawn.color());
+    }
+
+    /** A shot of one broad bar of a strong chalk across the picture's middle. */
+    private Chalk bar(FxRobot robot) {
+        Chalk strong = window.session.shot().chalks().get(0).withOpacity(1).withWidth(60);
+        robot.interact(() -> {
+            Shot shot = window.session.shot();
+            int y = shot.setup().size().height() / 2;
+            Level level = Level.empty("bar", "bar")
+                    .with(Drawing.empty(1)
+                            .plus(Strokes.line(100, y, shot.setup().size().width() - 100, y)
+                                    .withChalk(strong.id())))
+                    .with(Exposures.of(Exposure.of(0, shot.setup().length(), 1)));
+            window.session.document().apply(new Edit("bar", was -> was.withLevels(
+                            List.of(level, Level.empty("other", "other")))
+                    .withFootage(List.of())
+                    .withMouths(List.of())
+                    .withChalks(List.of(strong, other(strong)))));
+            window.session.selection().levelProperty().set("bar");
+        });
+        window.awaitSettled();
+        return strong;
+    }
+
+    private Chalk other(Chalk chalk) {
+        return window.session.shot().chalks().stream()
+                .filter(one -> !one.id().equals(chalk.id()))
+                .findFirst()
+                .orElseThrow();
     }
 }

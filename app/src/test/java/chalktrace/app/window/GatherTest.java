@@ -89,6 +89,11 @@ class GatherTest {
         type(robot, "out-number", "42");
         robot.interact(() -> window.session.document().apply(MarkEdits.turn(0)));
         assertThat(robot.lookup("#notice").queryLabeled().getText()).contains("Previewing");
+        robot.interact(() -> window.workbench.board().requestFocus());
+        robot.type(KeyCode.ENTER);
+        robot.type(KeyCode.X);
+        assertThat(robot.lookup("#words-field").query().isVisible()).isFalse();
+        assertThat(robot.lookup("#cues-field").query().isVisible()).isFalse();
         assertThat(shot()).as("nothing is changed by looking").isSameAs(before);
         // Pictures 13 to 42 are a second of 30, which the shot takes as its rate: 30 frames.
         assertThat(result(robot)).startsWith("30 frames, 1.000 s: shot frames 1 to 30.");

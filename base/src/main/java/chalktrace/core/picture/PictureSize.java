@@ -35,6 +35,11 @@ public record PictureSize(int width, int height) {
         throw new IllegalArgumentException("\"" + text.strip() + "\" is not a picture size: write 1920x1080.");
     }
 
+    /** Whether a pixel lies in the picture. */
+    public boolean contains(int x, int y) {
+        return x >= 0 && y >= 0 && x < width && y < height;
+    }
+
     @Override
     public String toString() {
         return width + "x" + height;

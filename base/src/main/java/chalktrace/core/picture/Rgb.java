@@ -5,6 +5,7 @@ import java.util.Locale;
 /** An sRGB colour without opacity, each part 0 to 255. */
 public record Rgb(int red, int green, int blue) {
 
+    public static final Rgb BLACK = new Rgb(0, 0, 0);
     public static final Rgb WHITE = new Rgb(255, 255, 255);
 
     public Rgb {
@@ -18,8 +19,12 @@ public record Rgb(int red, int green, int blue) {
         if (!hex.matches("#[0-9a-fA-F]{6}")) {
             throw new IllegalArgumentException("\"" + hex + "\" is not a colour: write #E3B04B.");
         }
-        int packed = Integer.parseInt(hex.substring(1), 16);
-        return new Rgb(packed >> 16, packed >> 8 & 255, packed & 255);
+        return of(Integer.parseInt(hex.substring(1), 16));
+    }
+
+    /** The colour of an ARGB word, without its opacity. */
+    public static Rgb of(int argb) {
+        return new Rgb(argb >> 16 & 255, argb >> 8 & 255, argb & 255);
     }
 
     public String hex() {

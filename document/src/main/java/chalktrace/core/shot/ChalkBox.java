@@ -20,6 +20,6 @@ public final class ChalkBox {
     }
 
     private static Chalk chalk(int number, String name, int rgb, double width) {
-        return new Chalk("chalk-" + number, name, new Rgb(rgb >> 16, rgb >> 8 & 255, rgb & 255), width, 1);
+        return new Chalk("chalk-" + number, name, Rgb.of(rgb), width, 1);
     }
 }

@@ -88,6 +88,23 @@ final class Blend {
         return alpha == 255 ? word : scale(word & 0xFFFFFF | 0xFF000000, alpha + (alpha >> 7)) & 0xFFFFFF | alpha << 24;
     }
 
+    /** What covers an opaque word, as a word of straight opacity, by how it looks over black and over white. */
+    static int straight(int overBlack, int overWhite) {
+        int open = 0;
+        for (int shift = 0; shift <= 16; shift += 8) {
+            open += (overWhite >> shift & 255) - (overBlack >> shift & 255);
+        }
+        int alpha = 255 - Math.max(0, (open + 1) / 3);
+        if (alpha == 0) {
+            return 0;
+        }
+        int out = alpha << 24;
+        for (int shift = 0; shift <= 16; shift += 8) {
+            out |= Math.min(255, ((overBlack >> shift & 255) * 255 + alpha / 2) / alpha) << shift;
+        }
+        return out;
+    }
+
     /** A share of 0 to 1 as 0 to 256. */
     static int share(double part) {
         return (int) Math.round(part * 256);

@@ -88,4 +88,20 @@ public final class FrameComposer {
         compose(scene, Viewpoint.plain(width, height), PixelTile.whole(pixels, width, height));
         return pixels;
     }
+
+    /**
+     * What of a scene covers its paper: straight-alpha ARGB words, row after row. Told by how it looks over black and over white: {@code a c} and
+     * {@code a c + (1 - a)} (triangulation matting; Smith and Blinn, "Blue Screen Matting", SIGGRAPH 1996). A level that multiplies onto the
+     * paper comes out as a black that covers as much as it darkens.
+     */
+    public int[] composeClear(Scene scene, Viewpoint view) {
+        int[] black = new int[view.width() * view.height()];
+        int[] white = new int[black.length];
+        compose(scene.onPaper(Rgb.BLACK), view, PixelTile.whole(black, view.width(), view.height()));
+        compose(scene.onPaper(Rgb.WHITE), view, PixelTile.whole(white, view.width(), view.height()));
+        for (int i = 0; i < black.length; i++) {
+            black[i] = Blend.straight(black[i], white[i]);
+        }
+        return black;
+    }
 }

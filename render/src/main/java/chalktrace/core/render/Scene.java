@@ -1,6 +1,7 @@
 package chalktrace.core.render;
 
 import chalktrace.core.picture.PictureSize;
+import chalktrace.core.picture.Rgb;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -14,6 +15,16 @@ public record Scene(PictureSize size, List<SceneLayer> layers) {
     /** Whether paper lies under everything, so that each pixel of the picture is painted. */
     boolean hasPaper() {
         return !layers.isEmpty() && layers.get(0).coversAll();
+    }
+
+    /** The same on another paper, where it has one. */
+    public Scene onPaper(Rgb color) {
+        if (!hasPaper()) {
+            return this;
+        }
+        List<SceneLayer> out = new ArrayList<>(layers);
+        out.set(0, new PaperLayer(color));
+        return new Scene(size, out);
     }
 
     /** The same with a layer over all others. */

@@ -90,7 +90,7 @@ class OnionContrastTest {
     }
 
     private static Rgb rgb(int word) {
-        return new Rgb(word >> 16 & 255, word >> 8 & 255, word & 255);
+        return Rgb.of(word);
     }
 
     @ParameterizedTest

@@ -5,8 +5,11 @@ import chalktrace.app.controls.Colors;
 import chalktrace.app.controls.Fold;
 import chalktrace.app.controls.ShownAs;
 import chalktrace.app.controls.ValueSlider;
+import chalktrace.app.keys.Action;
 import chalktrace.app.session.Session;
+import chalktrace.app.session.View.Tool;
 import chalktrace.app.theme.Icons;
+import chalktrace.app.trace.work.ColourUnder;
 import chalktrace.app.trace.work.TraceWork;
 import chalktrace.app.words.Words;
 import chalktrace.core.edit.ChalkEdits;
@@ -14,12 +17,14 @@ import chalktrace.core.shot.Chalk;
 import chalktrace.core.stroke.LineShape;
 import chalktrace.core.time.FrameRange;
 import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.ColorPicker;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -110,6 +115,9 @@ final class ChalkRows extends VBox {
                         .preview(ChalkEdits.change(
                                 chalk().withLine(chalk().line().withAnswer(curve)))),
                 curve -> change(chalk().withLine(chalk().line().withAnswer(curve))));
+        HBox colors = new HBox(4, color, takesColour());
+        colors.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(color, Priority.ALWAYS);
         HBox kinds = new HBox(6, tip, role);
         ValueSlider steady = new ValueSlider(Words.TRACE.of("smoothing"), 0, 100, 0, v -> session.view()
                 .steadinessProperty()
@@ -129,7 +137,7 @@ final class ChalkRows extends VBox {
         getChildren()
                 .addAll(
                         head,
-                        color,
+                        colors,
                         width,
                         strength,
                         kinds,
@@ -137,6 +145,20 @@ final class ChalkRows extends VBox {
                         reach,
                         new Fold(Words.TRACE.of("pressure-response"), false, thinnest, faintest, taper, answer),
                         new Fold(Words.TRACE.of("replace-chalk"), false, scope, giveAll));
+    }
+
+    /** Takes the colour from the board that is touched next. */
+    private ToggleButton takesColour() {
+        ToggleButton takes = session.keys()
+                .named(
+                        Buttons.toggle(Icons.TAKE_COLOUR, ""),
+                        Words.TRACE.of("take-a-colour-from-the-board"),
+                        Action.TAKE_COLOUR);
+        takes.setId("take-colour");
+        ObjectProperty<Tool> inHand = session.view().toolProperty();
+        takes.setOnAction(event -> inHand.set(takes.isSelected() ? ColourUnder.TAKE : Tool.CHALK));
+        inHand.addListener((property, before, now) -> takes.setSelected(now.equals(ColourUnder.TAKE)));
+        return takes;
     }
 
     void show() {

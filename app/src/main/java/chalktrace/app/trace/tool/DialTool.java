@@ -15,7 +15,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.shape.Circle;
@@ -41,11 +40,10 @@ public final class DialTool implements BoardTool {
     private final Session session;
     private final Sizes sizes;
     private final Tool dial;
-    private final BooleanProperty held = new SimpleBooleanProperty();
+    private final Lent lent;
     private final Circle ring = new Circle();
     private final Circle outerRing = new Circle();
     private final Label word = new Label();
-    private Tool served = Tool.CHALK;
 
     /** @param dial one of {@link #WIDTH} and {@link #STRENGTH} */
     public DialTool(Session session, Sizes sizes, Tool dial) {
@@ -59,19 +57,12 @@ public final class DialTool implements BoardTool {
             node.setManaged(false);
             node.setVisible(false);
         }
-        held.addListener((property, before, now) -> {
-            if (now) {
-                served = session.view().toolProperty().get();
-                session.view().toolProperty().set(dial);
-            } else if (session.view().toolProperty().get().equals(dial)) {
-                session.view().toolProperty().set(served);
-            }
-        });
+        this.lent = new Lent(session.view().toolProperty(), dial);
     }
 
     /** Whether its key is held. */
     public BooleanProperty heldProperty() {
-        return held;
+        return lent.heldProperty();
     }
 
     @Override
@@ -96,7 +87,7 @@ public final class DialTool implements BoardTool {
 
     @Override
     public OptionalDouble ringPx(double scale) {
-        return OptionalDouble.of(isWidth() ? sizes.width(served) / 2 * scale : STRENGTH_RING_PX);
+        return OptionalDouble.of(isWidth() ? sizes.width(lent.served()) / 2 * scale : STRENGTH_RING_PX);
     }
 
     @Override
@@ -162,7 +153,7 @@ public final class DialTool implements BoardTool {
         private void dial(PenSample sample, boolean keeps) {
             double px = Math.hypot(sample.x() - start.x(), sample.y() - start.y());
             if (isWidth()) {
-                sizes.dialWidth(served, 2 * px, keeps);
+                sizes.dialWidth(lent.served(), 2 * px, keeps);
                 show(px * board.scale(), String.format(Locale.ROOT, "%.1f px", shownWidth()));
             } else {
                 Point2D from = board.toBoard(start.x(), start.y());
@@ -173,7 +164,7 @@ public final class DialTool implements BoardTool {
         }
 
         private double shownWidth() {
-            return served.equals(Tool.DUSTER) ? sizes.width(served) : shown().width();
+            return lent.served().equals(Tool.DUSTER) ? sizes.width(lent.served()) : shown().width();
         }
 
         private Chalk shown() {

@@ -13,6 +13,7 @@ public final class TraceWork {
     private final DrawingExchange drawingExchange;
     private final Onward onward;
     private final Sizes sizes;
+    private final ColourUnder colourUnder;
     private final LevelChoice levels;
 
     public TraceWork(Session session) {
@@ -40,6 +41,7 @@ public final class TraceWork {
                 session.notices());
         levels = new LevelChoice(session.document(), session.selection(), session.view());
         sizes = new Sizes(session.document(), session.selection(), session.view());
+        colourUnder = new ColourUnder(session.document(), session.selection(), session.transport(), session.footages());
         onward = new Onward(
                 session.document(), session.selection(), session.transport(), session.view(), session.notices());
     }
@@ -74,6 +76,10 @@ public final class TraceWork {
 
     public Sizes sizes() {
         return sizes;
+    }
+
+    public ColourUnder colourUnder() {
+        return colourUnder;
     }
 
     public DrawingExchange drawingExchange() {

@@ -128,7 +128,7 @@ class NextDrawingTest {
     /** A clean level over a rough one: its drawings begin and end where those do. */
     @Test
     void aLevelThatIsDrawnAsAnotherGoesFromDrawingToDrawingOfThat() {
-        Shot rough = Shots.showing(Exposure.of(2, 3, 1), Exposure.of(5, 1, 2), Exposure.of(8, 4, 3));
+        Shot rough = Shots.showing(Exposure.of(2, 3, 1), Exposure.of(5, 1, 2), Exposure.of(7, 5, 3));
         Shot shot = LevelEdits.add("level-2", "clean", Shots.LEVEL)
                 .change()
                 .apply(rough)
@@ -154,12 +154,12 @@ class NextDrawingTest {
                         FrameRange.of(0, 2),
                         FrameRange.of(2, 3),
                         FrameRange.of(5, 1),
-                        FrameRange.of(6, 2),
-                        FrameRange.of(8, 4));
+                        FrameRange.of(6, 1),
+                        FrameRange.of(7, 5));
         // Drawn in the middle of a place, it is the drawing of that place.
         Shot bare = shot.withLevel("level-2", Level::bare);
         assertThat(StrokeLanding.onItsPlace(bare, "level-2", 10).orElseThrow().frames())
-                .isEqualTo(FrameRange.of(8, 4));
+                .isEqualTo(FrameRange.of(7, 5));
         assertThat(StrokeLanding.of(bare, "level-2", 10).frames()).isEqualTo(FrameRange.of(10, 2));
         // The level that set the pace goes: the frames that were said stay.
         Shot alone = LevelEdits.remove(Shots.LEVEL).change().apply(shot);
