@@ -9,13 +9,16 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.time.FrameRate;
 import chalktrace.media.Progress;
 import chalktrace.media.codec.MovieEncoder;
-import chalktrace.media.export.Exporter;
+import chalktrace.media.codec.MovieFormat;
+import chalktrace.media.export.Choices;
+import chalktrace.media.export.Chosen;
 import chalktrace.media.export.Exporters;
 import chalktrace.media.export.ShotSources;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -24,6 +27,7 @@ import org.openjdk.jmh.annotations.Level;
 import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
@@ -45,6 +49,15 @@ public class ExportBenchmark {
 
     private static final int FRAMES = 48;
 
+    private static final Map<String, MovieFormat> FORMATS = Map.of(
+            "movie", MovieFormat.MP4,
+            "prores", MovieFormat.PRORES,
+            "webm", MovieFormat.WEBM,
+            "lossless", MovieFormat.LOSSLESS);
+
+    @Param({"movie", "prores", "webm", "lossless"})
+    public String kind;
+
     private final List<int[]> composed = new ArrayList<>();
     private Shot shot;
     private Path target;
@@ -63,12 +76,18 @@ public class ExportBenchmark {
 
     @Benchmark
     public void wholeExport() throws Exception {
-        Exporters.forFile(".mp4").orElseThrow().write(shot, target, new Exporter.Choices(true), Progress.NONE);
+        Exporters.byId(kind).orElseThrow().write(shot, target, Choices.USUAL.with(Chosen.FOOTAGE, true), Progress.NONE);
     }
 
     @Benchmark
     public void encoderAlone() throws Exception {
-        try (MovieEncoder encoder = new MovieEncoder(target, Material.FULL_HD, FrameRate.FILM, false)) {
+        try (MovieEncoder encoder = new MovieEncoder(
+                target,
+                FORMATS.get(kind),
+                Material.FULL_HD,
+                FrameRate.FILM,
+                false,
+                FORMATS.get(kind).bits())) {
             for (int[] frame : composed) {
                 encoder.add(frame, null);
             }

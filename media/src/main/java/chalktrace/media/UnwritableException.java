@@ -30,6 +30,11 @@ public class UnwritableException extends Exception {
                 cause);
     }
 
+    /** What was asked for can't be written. @param message in whole sentences: what is wrong and what can be done */
+    public static UnwritableException saying(String message) {
+        return new UnwritableException(message, null);
+    }
+
     private static String why(IOException cause) {
         if (cause instanceof NoSuchFileException missing) {
             return "the folder " + Path.of(missing.getFile()).toAbsolutePath().getParent() + " is not there";

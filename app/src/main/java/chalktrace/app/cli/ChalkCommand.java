@@ -59,6 +59,7 @@ public final class ChalkCommand implements Callable<Integer> {
     /** Runs one command. @return the exit code: 0, 1 for bad input, 2 for bad usage, 3 when a check has found something */
     public static int run(PrintWriter out, PrintWriter err, WindowOptions.Opener opener, String... arguments) {
         CommandLine line = new CommandLine(new ChalkCommand(opener));
+        ExportCommand.declare(line);
         line.setOut(out);
         line.setErr(err);
         line.setCaseInsensitiveEnumValuesAllowed(true);

@@ -5,6 +5,7 @@ import chalktrace.app.kernel.Jobs;
 import chalktrace.app.kernel.Notices;
 import chalktrace.app.words.Words;
 import chalktrace.core.shot.Shot;
+import chalktrace.media.export.Choices;
 import chalktrace.media.export.Exporter;
 import java.nio.file.Path;
 
@@ -22,7 +23,7 @@ final class Exporting {
     }
 
     /** Hands the shot on in one of the ways. */
-    public void run(Exporter exporter, Path target, Exporter.Choices choices) {
+    public void run(Exporter exporter, Path target, Choices choices) {
         Shot shot = document.shot();
         jobs.runLong(
                 Words.FINISH.of("write", target.getFileName()),

@@ -12,6 +12,7 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.testing.Shots;
 import chalktrace.core.time.FrameRate;
+import chalktrace.media.export.Exporters;
 import chalktrace.media.export.ShotSources;
 import chalktrace.media.file.ShotFile;
 import chalktrace.media.footage.Gathered;
@@ -280,6 +281,68 @@ class CommandLineTest {
             assertThat(sources.at(shot.footage().get(0), 0)).isPresent();
             assertThat(sources.problems()).singleElement().asString().contains("cut.jpg is damaged");
         }
+    }
+
+    @Test
+    void anExportHasTheFramesTheSizeAndThePaperThatAreAskedFor() throws Exception {
+        Path shot = folder.resolve("walk.chalk");
+        json("new", shot, "--footage", clip, "--json");
+        Path run = folder.resolve("run");
+        json(
+                "export",
+                shot,
+                run + "/",
+                "--range",
+                "3-5",
+                "--size",
+                "50%",
+                "--transparent",
+                "--numbers",
+                "one",
+                "--json");
+        assertThat(run.toFile().list()).hasSize(3);
+        BufferedImage first = ImageIO.read(run.resolve("walk.0001.png").toFile());
+        assertThat(first.getWidth()).isEqualTo(Clips.SIZE.width() / 2);
+        assertThat(first.getRGB(5, 5)).isZero();
+        Path still = folder.resolve("one.png");
+        json("export", shot, still, "--range", "7", "--with-footage", "--json");
+        try (VideoClip read = VideoClip.open(still)) {
+            assertThat(Clips.number(read.picture(0))).isEqualTo(7);
+        }
+        Path silent = folder.resolve("silent.webm");
+        json("export", shot, silent, "--range", "0-5", "--no-sound", "--quality", "small", "--json");
+        assertThat(json("info", silent, "--json").path("sound").asBoolean()).isFalse();
+        Path loop = folder.resolve("loop.png");
+        json("export", shot, loop, "--as", "apng", "--range", "0-5", "--json");
+        assertThat(loop).isNotEmptyFile();
+    }
+
+    @Test
+    void exportsThatCanNotBeAreRefusedInASentence() throws Exception {
+        Path shot = folder.resolve("walk.chalk");
+        json("new", shot, "--footage", clip, "--json");
+        Path png = folder.resolve("o.png");
+        assertThat(run("export", shot, png)).isEqualTo(2);
+        assertThat(line.err()).contains("--as apng").contains("OUT/");
+        assertThat(run("export", shot, folder.resolve("o.mp4"), "--transparent"))
+                .isEqualTo(2);
+        assertThat(line.err()).contains("no transparency");
+        assertThat(run("export", shot, folder.resolve("o.pdf"), "--size", "50%"))
+                .isEqualTo(2);
+        assertThat(run("export", shot, folder.resolve("o.mp4"), "--size", "big"))
+                .isEqualTo(2);
+        assertThat(run("export", shot, folder.resolve("o.mp4"), "--range", "30-40"))
+                .isEqualTo(1);
+        assertThat(run("export", shot, folder.resolve("o.mp4"), "--as", "vhs")).isEqualTo(2);
+        assertThat(run("export", shot)).isEqualTo(2);
+        assertThat(folder.toFile().list((in, name) -> name.startsWith("o."))).isEmpty();
+    }
+
+    @Test
+    void theListNamesEachFormatWithWhatCanBeChosen() throws Exception {
+        JsonNode formats = json("export", "--list", "--json").path("formats");
+        assertThat(formats).hasSize(Exporters.all().size());
+        assertThat(formats.findValuesAsText("switch")).contains("--range", "--no-sound", "--quality", "--with-footage");
     }
 
     @Test

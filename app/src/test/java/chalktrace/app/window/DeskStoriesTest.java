@@ -259,7 +259,17 @@ class DeskStoriesTest {
                         folder.resolve(
                                 "out-" + exporter.id() + exporter.endings().get(0)));
             }
-            fire(robot, "#export-" + exporter.id());
+            robot.interact(
+                    () -> robot.lookup("#export-kind").<Exporter>queryComboBox().setValue(exporter));
+            if (exporter.id().equals("still")) {
+                robot.interact(() -> {
+                    robot.lookup("#export-range")
+                            .queryComboBox()
+                            .getSelectionModel()
+                            .select(2);
+                });
+            }
+            fire(robot, "#export-now");
             window.awaitSettled();
         }
         for (Path file : window.files.exports.values()) {

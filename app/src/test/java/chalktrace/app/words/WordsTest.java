@@ -47,7 +47,10 @@ class WordsTest {
             Words.VOICE,
             List.of("chalktrace.core.shot.Cue$Kind"),
             Words.FINISH,
-            List.of("chalktrace.app.session.Comparing$Where"),
+            List.of(
+                    "chalktrace.app.finish.ExportCard$Ground",
+                    "chalktrace.app.finish.ExportCard$Span",
+                    "chalktrace.app.session.Comparing$Where"),
             Words.STUDY,
             List.of("chalktrace.core.motion.MotionProposal$Kind", "chalktrace.core.render.DrawnPath$Anchor"),
             Words.MODELS,

@@ -8,6 +8,7 @@ import chalktrace.core.work.Workers;
 import chalktrace.demo.scene.Performance;
 import chalktrace.demo.scene.Renderer;
 import chalktrace.media.codec.MovieEncoder;
+import chalktrace.media.codec.MovieFormat;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
@@ -42,7 +43,8 @@ public final class ClipMaker {
         PcmBuffer sound = PierSounds.make();
         Deque<Future<int[]>> coming = new ArrayDeque<>();
         int asked = 0;
-        try (MovieEncoder encoder = new MovieEncoder(target, SIZE, FrameRate.FILM, true, BITS_PER_PIXEL)) {
+        try (MovieEncoder encoder =
+                new MovieEncoder(target, MovieFormat.MP4, SIZE, FrameRate.FILM, true, BITS_PER_PIXEL)) {
             for (int frame = 0; frame < Performance.FRAMES; frame++) {
                 while (asked < Performance.FRAMES && coming.size() < 2 * threads) {
                     int next = asked++;

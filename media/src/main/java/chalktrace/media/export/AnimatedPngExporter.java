@@ -32,32 +32,32 @@ final class AnimatedPngExporter implements Exporter {
 
     @Override
     public String id() {
-        return "animated-png";
+        return "apng";
     }
 
     @Override
     public String title() {
-        return "Animated picture (PNG)";
+        return "Loop (animated PNG)";
     }
 
     @Override
     public List<String> endings() {
-        return List.of(".apng", ".png");
+        return List.of(".apng");
     }
 
     @Override
-    public boolean showsFootage() {
-        return true;
+    public List<Choice<?>> choices() {
+        return List.of(Chosen.RANGE, Chosen.SIZE, Chosen.PAPER, Chosen.LEVELS, Chosen.FOOTAGE);
     }
 
     @Override
     public Outcome write(Shot shot, Path target, Choices choices, Progress progress)
             throws UnreadableException, UnwritableException, InterruptedException {
-        int total = shot.setup().length();
-        try (ShotSources sources = ShotSources.open(shot, choices.withFootage());
-                FrameFeed frames = new FrameFeed(shot, sources, choices.withFootage());
+        try (ShotSources sources = ShotSources.open(shot, choices.get(Chosen.FOOTAGE));
+                FrameFeed frames = new FrameFeed(shot, sources, choices);
                 WrittenFile file = new WrittenFile(target)) {
-            Held held = new Held(shot.setup().size(), shot.setup().rate());
+            int total = frames.frames().frames();
+            Held held = new Held(frames.size(), frames.isClear(), shot.setup().rate());
             // How many pictures there are stands before the first of them, so the body is written first.
             Path body = target.resolveSibling("." + target.getFileName() + ".frames");
             boolean complete = true;
@@ -90,6 +90,7 @@ final class AnimatedPngExporter implements Exporter {
     private static final class Held {
 
         private final PictureSize size;
+        private final boolean clear;
         private final FrameRate rate;
         private byte[] header;
         private int[] pixels;
@@ -97,8 +98,9 @@ final class AnimatedPngExporter implements Exporter {
         private int sequence;
         private int pictures;
 
-        Held(PictureSize size, FrameRate rate) {
+        Held(PictureSize size, boolean clear, FrameRate rate) {
             this.size = size;
+            this.clear = clear;
             this.rate = rate;
         }
 
@@ -118,7 +120,7 @@ final class AnimatedPngExporter implements Exporter {
                 return;
             }
             ByteArrayOutputStream png = new ByteArrayOutputStream();
-            PngFiles.write(pixels, size, png);
+            PngFiles.write(pixels, size, clear, png);
             control(out);
             ByteBuffer in = ByteBuffer.wrap(png.toByteArray()).position(SIGNATURE);
             while (in.hasRemaining()) {

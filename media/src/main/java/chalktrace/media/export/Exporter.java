@@ -16,23 +16,30 @@ public interface Exporter {
     /** Stable, for the command line and for tests. */
     String id();
 
-    /** As it stands on its button. */
+    /** As it stands in lists. */
     String title();
 
     /** Of the files that it writes, with their points; none for a folder of files. */
     List<String> endings();
 
-    /** Whether it shows pictures, into which footage may be put. */
-    boolean showsFootage();
+    /** What can be chosen, in the order of the card's rows. */
+    List<Choice<?>> choices();
 
-    /** @param withFootage whether footage is put into the pictures; it is left out unless asked for */
-    record Choices(boolean withFootage) {}
+    /** Whether it takes a name of one of its endings when nobody says how to write. @param frames how many are written */
+    default boolean isMeantBy(int frames) {
+        return true;
+    }
+
+    /** Whether it shows pictures, into which references may be put. */
+    default boolean showsFootage() {
+        return choices().contains(Chosen.FOOTAGE);
+    }
 
     /**
      * What became of an export.
      *
      * @param complete false when it was ended before its time
-     * @param problems what could not be read, one sentence each
+     * @param problems what could not be read or was made otherwise than asked for, one sentence each
      */
     record Outcome(boolean complete, int frames, List<String> problems) {}
 

@@ -7,8 +7,16 @@ import java.util.Optional;
 /** The ways to hand a shot on, in the order in which they are offered. */
 public final class Exporters {
 
-    private static final List<Exporter> ALL =
-            List.of(new MovieExporter(), new PicturesExporter(), new AnimatedPngExporter(), new SheetExporter());
+    private static final List<Exporter> ALL = List.of(
+            MovieExporter.MP4,
+            MovieExporter.PRORES,
+            MovieExporter.WEBM,
+            MovieExporter.LOSSLESS,
+            new PicturesExporter(),
+            new StillExporter(),
+            new AnimatedPngExporter(),
+            MovieExporter.ANIMATED_WEBP,
+            new SheetExporter());
 
     private Exporters() {}
 
@@ -16,11 +24,17 @@ public final class Exporters {
         return ALL;
     }
 
-    /** The one that writes files of a name's ending; for a name without a known ending none. */
-    public static Optional<Exporter> forFile(String name) {
+    /** The one of an id. */
+    public static Optional<Exporter> byId(String id) {
+        return ALL.stream().filter(exporter -> exporter.id().equals(id)).findFirst();
+    }
+
+    /** The one that writes files of a name's ending; for a name without a known ending none. @param frames how many are written */
+    public static Optional<Exporter> forFile(String name, int frames) {
         String lower = name.toLowerCase(Locale.ROOT);
         return ALL.stream()
                 .filter(exporter -> exporter.endings().stream().anyMatch(lower::endsWith))
+                .filter(exporter -> exporter.isMeantBy(frames))
                 .findFirst();
     }
 

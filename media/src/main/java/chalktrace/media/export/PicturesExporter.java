@@ -1,6 +1,7 @@
 package chalktrace.media.export;
 
 import chalktrace.core.shot.Shot;
+import chalktrace.core.time.FrameRange;
 import chalktrace.media.Progress;
 import chalktrace.media.UnreadableException;
 import chalktrace.media.UnwritableException;
@@ -15,7 +16,7 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * "name.0001.png" and so on in a folder, numbered as the shot shows its frames. All are written first and then come into place, so that pictures
+ * "name.0001.png" and so on in a folder. All are written first and then come into place, so that pictures
  * of an earlier export stay until the new ones are whole.
  */
 final class PicturesExporter implements Exporter {
@@ -27,7 +28,7 @@ final class PicturesExporter implements Exporter {
 
     @Override
     public String title() {
-        return "Numbered pictures (PNG)";
+        return "Numbered pictures (a folder)";
     }
 
     @Override
@@ -36,8 +37,15 @@ final class PicturesExporter implements Exporter {
     }
 
     @Override
-    public boolean showsFootage() {
-        return true;
+    public List<Choice<?>> choices() {
+        return List.of(
+                Chosen.RANGE,
+                Chosen.PICTURES,
+                Chosen.SIZE,
+                Chosen.PAPER,
+                Chosen.LEVELS,
+                Chosen.FOOTAGE,
+                Chosen.SHOT_NUMBERS);
     }
 
     @Override
@@ -47,15 +55,19 @@ final class PicturesExporter implements Exporter {
         List<Path> written = new ArrayList<>();
         Path beside = folder.resolve(".writing");
         boolean complete = false;
-        int total = shot.setup().length();
-        try (ShotSources sources = ShotSources.open(shot, choices.withFootage());
-                FrameFeed frames = new FrameFeed(shot, sources, choices.withFootage())) {
+        PictureFormat format = choices.get(Chosen.PICTURES);
+        Chosen.requireClear(format, choices);
+        try (ShotSources sources = ShotSources.open(shot, choices.get(Chosen.FOOTAGE));
+                FrameFeed frames = new FrameFeed(shot, sources, choices)) {
             Files.createDirectories(beside);
+            FrameRange range = frames.frames();
+            int total = range.frames();
             boolean goesOn = true;
             for (int f = 0; f < total && goesOn; f++) {
-                Path file = beside.resolve(name(shot, f));
+                int number = choices.get(Chosen.SHOT_NUMBERS) ? shot.setup().number(range.start() + f) : f + 1;
+                Path file = beside.resolve(name(shot, number, format));
                 written.add(file);
-                PngFiles.write(frames.next(), shot.setup().size(), file);
+                format.write(frames.next(), frames.size(), frames.isClear(), file);
                 goesOn = progress.at(f + 1, total);
             }
             if (goesOn) {
@@ -76,9 +88,10 @@ final class PicturesExporter implements Exporter {
         }
     }
 
-    private static String name(Shot shot, int frame) {
+    private static String name(Shot shot, int number, PictureFormat format) {
         String stem = shot.name().replaceAll("[^\\p{L}\\p{N} _-]", "_");
-        return String.format(Locale.ROOT, "%s.%04d.png", stem, shot.setup().number(frame));
+        return String.format(
+                Locale.ROOT, "%s.%04d%s", stem, number, format.endings().get(0));
     }
 
     private static void discard(Path file) {

@@ -16,19 +16,20 @@ public final class PngFiles {
     /** Writes opaque words, row after row. */
     public static void write(int[] argb, PictureSize size, Path file) throws IOException {
         try (OutputStream out = Files.newOutputStream(file)) {
-            write(argb, size, out);
+            write(argb, size, false, out);
         }
     }
 
     /** Writes straight-alpha words, row after row, with their opacity. */
     public static void writeClear(int[] argb, PictureSize size, Path file) throws IOException {
         try (OutputStream out = Files.newOutputStream(file)) {
-            write(argb, size, BufferedImage.TYPE_INT_ARGB, out);
+            write(argb, size, true, out);
         }
     }
 
-    static void write(int[] argb, PictureSize size, OutputStream out) throws IOException {
-        write(argb, size, BufferedImage.TYPE_INT_RGB, out);
+    /** @param clear whether words have an opacity, which is then straight */
+    static void write(int[] argb, PictureSize size, boolean clear, OutputStream out) throws IOException {
+        write(argb, size, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB, out);
     }
 
     private static void write(int[] argb, PictureSize size, int type, OutputStream out) throws IOException {

@@ -26,8 +26,8 @@ final class SheetExporter implements Exporter {
     }
 
     @Override
-    public boolean showsFootage() {
-        return false;
+    public List<Choice<?>> choices() {
+        return List.of();
     }
 
     @Override

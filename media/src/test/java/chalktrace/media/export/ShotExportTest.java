@@ -52,8 +52,8 @@ class ShotExportTest {
     }
 
     private Exporter.Outcome export(boolean withFootage, Path target, Progress progress) throws Exception {
-        Exporter exporter = Exporters.forFile(target.toString()).orElse(Exporters.forFolder());
-        return exporter.write(shot, target, new Exporter.Choices(withFootage), progress);
+        Exporter exporter = Exporters.forFile(target.toString(), 1).orElse(Exporters.forFolder());
+        return exporter.write(shot, target, Choices.USUAL.with(Chosen.FOOTAGE, withFootage), progress);
     }
 
     private static boolean isLine(int word) {
