@@ -38,6 +38,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
+import javafx.util.StringConverter;
 
 /** What of the shot is written, as what and how; each kind keeps what was chosen for it. */
 final class ExportCard extends VBox {
@@ -179,6 +180,7 @@ final class ExportCard extends VBox {
         spans.setConverter(ShownAs.names(Words.FINISH));
         TextField typed = new TextField();
         typed.setId("export-frames");
+        typed.setPrefColumnCount(5);
         typed.setPromptText(Words.FINISH.of("first-to-last"));
         Optional<FrameRange> range = choices().get(Chosen.RANGE);
         spans.setValue(range.isEmpty() ? Span.WHOLE_SHOT : Span.TYPED_FRAMES);
@@ -195,7 +197,7 @@ final class ExportCard extends VBox {
                         case TYPED_FRAMES -> Optional.of(session.shot().setup().frames());
                     };
             typed.setText(frames.map(this::numbers).orElse(""));
-            Rows.show(typed, frames.isPresent());
+            Rows.show(typed, spans.getValue() == Span.TYPED_FRAMES);
             choose(Chosen.RANGE, frames);
         });
         Runnable take = () -> {
@@ -241,7 +243,7 @@ final class ExportCard extends VBox {
         sizes.getItems().setAll(SIZES);
         sizes.setEditable(true);
         Size now = choices().get(Chosen.SIZE);
-        sizes.setConverter(new javafx.util.StringConverter<>() {
+        sizes.setConverter(new StringConverter<>() {
             @Override
             public String toString(Size size) {
                 return size == null ? "" : Chosen.SIZE.write(size);

@@ -6,7 +6,6 @@ import chalktrace.core.time.FrameRate;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.Map;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
@@ -121,7 +120,6 @@ public final class MovieEncoder implements AutoCloseable {
     /** Writes all that is still held, and the table that makes the file readable. */
     public void finish() throws IOException {
         if (sound != null && pendingLength > 0) {
-            Arrays.fill(pending, pendingLength, pending.length, 0);
             encodeSound();
         }
         encode(video, videoStream, null);
@@ -313,7 +311,8 @@ public final class MovieEncoder implements AutoCloseable {
 
     private void encodeSound() throws IOException {
         check(avutil.av_frame_make_writable(soundFrame), "write sound");
-        int moments = moments();
+        int moments = pendingLength / ShotMix.CHANNELS;
+        soundFrame.nb_samples(moments);
         if (format.samples() == avutil.AV_SAMPLE_FMT_FLTP) {
             float[] channel = new float[moments];
             for (int c = 0; c < ShotMix.CHANNELS; c++) {
@@ -323,9 +322,9 @@ public final class MovieEncoder implements AutoCloseable {
                 new FloatPointer(soundFrame.data(c)).put(channel, 0, moments);
             }
         } else if (format.samples() == avutil.AV_SAMPLE_FMT_FLT) {
-            new FloatPointer(soundFrame.data(0)).put(pending, 0, pending.length);
+            new FloatPointer(soundFrame.data(0)).put(pending, 0, pendingLength);
         } else {
-            short[] whole = new short[pending.length];
+            short[] whole = new short[pendingLength];
             for (int i = 0; i < whole.length; i++) {
                 whole[i] = (short) Math.round(Math.max(-1, Math.min(1, pending[i])) * Short.MAX_VALUE);
             }

@@ -126,6 +126,11 @@ public record MovieFormat(
             avutil.AV_SAMPLE_FMT_NONE,
             Map.of("lossless", "1", "compression_level", "2"));
 
+    /** Whether neighbours share what is left of their colours. */
+    public boolean mixesColours() {
+        return !isRgb();
+    }
+
     boolean isRgb() {
         return pixels == avutil.AV_PIX_FMT_BGRA || pixels == avutil.AV_PIX_FMT_BGR0;
     }

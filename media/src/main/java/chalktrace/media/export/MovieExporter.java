@@ -102,9 +102,13 @@ record MovieExporter(String id, String title, List<String> endings, MovieFormat 
         double bits = choices.get(Chosen.QUALITY).share() * Math.max(format.bits(), LEAST_BITS_PER_SECOND / pixels);
         try (MovieEncoder encoder = new MovieEncoder(file, format, coded, rate, sounds, bits)) {
             for (int f = frames.start(); f < frames.end(); f++) {
+                int[] words = feed.next();
+                if (feed.isClear() && format.mixesColours()) {
+                    ClearEdges.spread(words, feed.size());
+                }
                 long from = firstSample(rate, f);
                 encoder.add(
-                        widened(feed.next(), feed.size(), coded),
+                        widened(words, feed.size(), coded),
                         sounds ? mix.render(from, (int) (firstSample(rate, f + 1) - from)) : new float[0]);
                 if (!progress.at(f + 1 - frames.start(), frames.frames())) {
                     return false;
