@@ -20,7 +20,7 @@ import javafx.scene.image.ImageView;
 /** A picture of what will be written: the frame at the gate, or the nearest of those that are; where there is no paper, chequers show through. */
 final class ExportPreview extends ImageView {
 
-    private static final int WIDTH = 240;
+    private static final int WIDTH = 224;
     private static final int CHEQUER_PX = 8;
     private static final Rgb LIGHT = new Rgb(0xE6, 0xE6, 0xE6);
     private static final Rgb DARK = new Rgb(0xB4, 0xB4, 0xB4);
