@@ -2,13 +2,19 @@ package chalktrace.app.finish;
 
 import chalktrace.app.controls.Rows;
 import chalktrace.app.controls.ShownAs;
+import chalktrace.app.words.Words;
 import chalktrace.media.export.Choice;
+import java.util.Arrays;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -31,6 +37,9 @@ final class ChoiceRow {
             box.setOnAction(event -> chosen.accept(choice.read(String.valueOf(box.isSelected()))));
             return named(box, choice);
         }
+        if (choice.isSome()) {
+            return labelled(choice, some(choice, now, chosen));
+        }
         if (!choice.all().isEmpty()) {
             ComboBox<T> list = new ComboBox<>();
             list.getItems().setAll(choice.all());
@@ -40,6 +49,31 @@ final class ChoiceRow {
             return labelled(choice, list);
         }
         return labelled(choice, field(choice, now, chosen));
+    }
+
+    /** Each with a tick. */
+    private static <T> MenuButton some(Choice<T> choice, T now, Consumer<T> chosen) {
+        MenuButton list = new MenuButton();
+        Set<String> words = new TreeSet<>(Arrays.asList(choice.write(now).split(",")));
+        words.remove("");
+        Runnable name = () -> list.setText(words.isEmpty() ? Words.FINISH.of("nothing") : String.join(", ", words));
+        for (T one : choice.all()) {
+            String word = choice.write(one);
+            CheckMenuItem item = new CheckMenuItem(word);
+            item.setSelected(words.contains(word));
+            item.setOnAction(event -> {
+                if (item.isSelected()) {
+                    words.add(word);
+                } else {
+                    words.remove(word);
+                }
+                name.run();
+                chosen.accept(choice.read(String.join(",", words)));
+            });
+            list.getItems().add(item);
+        }
+        name.run();
+        return list;
     }
 
     /** A text that the choice can't read is marked, and the last one that it could stays chosen. */

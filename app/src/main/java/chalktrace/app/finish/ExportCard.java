@@ -77,7 +77,7 @@ final class ExportCard extends VBox {
         super(6);
         this.session = session;
         this.files = files;
-        this.exporting = new Exporting(session.document(), session.jobs(), session.notices());
+        this.exporting = new Exporting(session, files);
         this.preview = new ExportPreview(session);
         facts.setId("export-facts");
         kind.setId("export-kind");

@@ -2,19 +2,14 @@ package chalktrace.app.finish;
 
 import chalktrace.app.kernel.ShotPicture;
 import chalktrace.app.session.Session;
+import chalktrace.core.picture.PictureSize;
 import chalktrace.core.picture.Rgb;
 import chalktrace.core.render.FootagePictures;
-import chalktrace.core.render.FrameComposer;
-import chalktrace.core.render.RasterCache;
-import chalktrace.core.render.Scene;
-import chalktrace.core.render.SceneOptions;
-import chalktrace.core.render.Scenes;
-import chalktrace.core.render.Viewpoint;
-import chalktrace.core.shot.Shot;
 import chalktrace.core.time.FrameRange;
 import chalktrace.media.UnwritableException;
 import chalktrace.media.export.Choices;
-import chalktrace.media.export.Chosen;
+import chalktrace.media.export.ComposedFrames;
+import java.util.Optional;
 import javafx.scene.image.ImageView;
 
 /** A picture of what will be written: the frame at the gate, or the nearest of those that are; where there is no paper, chequers show through. */
@@ -24,11 +19,8 @@ final class ExportPreview extends ImageView {
     private static final int CHEQUER_PX = 8;
     private static final Rgb LIGHT = new Rgb(0xE6, 0xE6, 0xE6);
     private static final Rgb DARK = new Rgb(0xB4, 0xB4, 0xB4);
-    private static final long RASTER_BYTES = 8L << 20;
 
     private final Session session;
-    private final FrameComposer composer = new FrameComposer(new RasterCache(RASTER_BYTES), Rgb.WHITE);
-
     /** What is shown counts only while nothing newer was asked for. */
     private Object newest;
 
@@ -39,34 +31,30 @@ final class ExportPreview extends ImageView {
 
     /** @throws UnwritableException when the shot has not what was chosen */
     void show(Choices choices, FrameRange frames) throws UnwritableException {
-        Shot shot = Chosen.shown(session.shot(), choices);
-        int frame = Math.max(
-                frames.start(), Math.min(frames.last(), session.transport().frame()));
-        boolean here = frame == session.transport().frame();
-        FootagePictures footage = session.footages().latestProperty().get();
-        Scene scene = Scenes.of(shot, frame, SceneOptions.export(choices.get(Chosen.FOOTAGE) && here), footage);
-        boolean clear = choices.get(Chosen.PAPER).isNone();
+        int gate = session.transport().frame();
+        int frame = Math.max(frames.start(), Math.min(frames.last(), gate));
+        // Footage is there for the gate alone.
+        FootagePictures footage =
+                frame == gate ? session.footages().latestProperty().get() : (clip, at) -> Optional.empty();
+        ComposedFrames composed = new ComposedFrames(session.shot(), choices, footage, 0);
+        PictureSize whole = session.shot().setup().size();
+        int height = Math.max(1, Math.round((float) WIDTH * whole.height() / whole.width()));
         Object mine = new Object();
         newest = mine;
-        session.jobs().runQuietly(job -> picture(scene, clear), picture -> {
+        session.jobs().runQuietly(job -> picture(composed, frame, new PictureSize(WIDTH, height)), picture -> {
             if (newest == mine) {
                 setImage(picture.image());
             }
         });
     }
 
-    private ShotPicture picture(Scene scene, boolean clear) {
-        if (!clear) {
-            return ShotPicture.of(scene, WIDTH, composer);
-        }
-        double scale = (double) WIDTH / scene.size().width();
-        int height = Math.max(1, (int) Math.round(scale * scene.size().height()));
-        int[] words = composer.composeClear(scene, new Viewpoint(scale, 0, 0, 0, WIDTH, height));
-        for (int i = 0; i < words.length; i++) {
-            boolean even = (i % WIDTH / CHEQUER_PX + i / WIDTH / CHEQUER_PX) % 2 == 0;
+    private static ShotPicture picture(ComposedFrames composed, int frame, PictureSize size) {
+        int[] words = composed.at(frame, size);
+        for (int i = 0; composed.isClear() && i < words.length; i++) {
+            boolean even = (i % size.width() / CHEQUER_PX + i / size.width() / CHEQUER_PX) % 2 == 0;
             words[i] = over(words[i], even ? LIGHT : DARK);
         }
-        return new ShotPicture(WIDTH, height, words);
+        return new ShotPicture(size.width(), size.height(), words);
     }
 
     private static int over(int word, Rgb below) {

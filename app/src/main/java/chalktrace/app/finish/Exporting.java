@@ -1,45 +1,92 @@
 package chalktrace.app.finish;
 
-import chalktrace.app.kernel.Document;
-import chalktrace.app.kernel.Jobs;
+import chalktrace.app.kernel.FileChoice;
 import chalktrace.app.kernel.Notices;
+import chalktrace.app.session.Session;
 import chalktrace.app.words.Words;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.export.Choices;
 import chalktrace.media.export.Exporter;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
 
-/** Hands the open shot on, in the background. */
+/** Hands the open shot on, in the background, and offers to look at what was written. */
 final class Exporting {
 
-    private final Document document;
-    private final Jobs jobs;
-    private final Notices notices;
+    private final Session session;
+    private final FileChoice files;
 
-    Exporting(Document document, Jobs jobs, Notices notices) {
-        this.document = document;
-        this.jobs = jobs;
-        this.notices = notices;
+    Exporting(Session session, FileChoice files) {
+        this.session = session;
+        this.files = files;
     }
 
-    /** Hands the shot on in one of the ways. */
+    /** Hands the shot on in one of the ways; asks before pictures of an earlier export are replaced. */
     public void run(Exporter exporter, Path target, Choices choices) {
-        Shot shot = document.shot();
-        jobs.runLong(
-                Words.FINISH.of("write", target.getFileName()),
-                job -> exporter.write(shot, target, choices, job::at),
-                outcome -> tell(outcome, target),
-                notices::problem);
+        Shot shot = session.shot();
+        List<Path> replaced = exporter.replaced(shot, target, choices);
+        if (replaced.isEmpty()) {
+            write(exporter, shot, target, choices);
+        } else {
+            session.notices()
+                    .offer(
+                            Words.FINISH.count("pictures-would-be-replaced", replaced.size(), target.getFileName()),
+                            new Notices.Offer(
+                                    Words.FINISH.of("replace-them"), () -> write(exporter, shot, target, choices)));
+        }
     }
 
-    private void tell(Exporter.Outcome outcome, Path target) {
+    private void write(Exporter exporter, Shot shot, Path target, Choices choices) {
+        session.jobs()
+                .runLong(
+                        Words.FINISH.of("write", target.getFileName()),
+                        job -> new Written(exporter.write(shot, target, choices, job::at), first(exporter, target)),
+                        written -> tell(written, target),
+                        session.notices()::problem);
+    }
+
+    /** @param first what is looked at to see all of it; null for what is no picture */
+    private record Written(Exporter.Outcome outcome, Path first) {}
+
+    private static Path first(Exporter exporter, Path target) throws IOException {
+        if (!exporter.showsFootage() || !Files.exists(target)) {
+            return null;
+        }
+        if (!exporter.endings().isEmpty()) {
+            return target;
+        }
+        try (Stream<Path> pictures = Files.list(target)) {
+            return pictures.filter(Files::isRegularFile).sorted().findFirst().orElse(null);
+        }
+    }
+
+    private void tell(Written written, Path target) {
+        Exporter.Outcome outcome = written.outcome();
+        Notices notices = session.notices();
         if (!outcome.complete()) {
             notices.say(Words.FINISH.of("writing-was-cancelled-nothing-was", target.getFileName()));
-        } else if (outcome.problems().isEmpty()) {
-            notices.say(Words.FINISH.of("frames-are-in", outcome.frames(), target));
-        } else {
+        } else if (!outcome.problems().isEmpty()) {
             notices.problem(Words.FINISH.of(
                     "frames-are-in-with-doubts", outcome.frames(), target, String.join(" ", outcome.problems())));
+        } else if (written.first() == null) {
+            notices.offer(Words.FINISH.of("frames-are-in", outcome.frames(), target), inFolder(target));
+        } else {
+            notices.offer(
+                    Words.FINISH.of("frames-are-in", outcome.frames(), target),
+                    new Notices.Offer(Words.FINISH.of("look-at-it"), () -> session.gathering()
+                            .lookAt(List.of(written.first()), 0)),
+                    inFolder(target));
         }
+    }
+
+    private Notices.Offer inFolder(Path target) {
+        return new Notices.Offer(Words.FINISH.of("show-in-folder"), () -> {
+            if (!files.showInFolder(target)) {
+                session.notices().problem(Words.FINISH.of("no-view-of-folders", target.toAbsolutePath()));
+            }
+        });
     }
 }

@@ -2,6 +2,8 @@ package chalktrace.app.finish;
 
 import chalktrace.app.feature.Feature;
 import chalktrace.app.kernel.FileChoice;
+import chalktrace.app.keys.Action;
+import chalktrace.app.keys.Keys;
 import chalktrace.app.session.Session;
 import chalktrace.app.session.View.Step;
 import chalktrace.app.tray.TrayRows;
@@ -16,6 +18,12 @@ public final class FinishFeature implements Feature {
     public FinishFeature(Session session, FileChoice files) {
         this.session = session;
         this.files = files;
+    }
+
+    @Override
+    public void actions(Keys keys) {
+        FrameCopy copy = new FrameCopy(session);
+        keys.on(Action.COPY_FRAME, () -> copy.copy(false)).on(Action.COPY_FRAME_CLEAR, () -> copy.copy(true));
     }
 
     @Override

@@ -5,7 +5,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 
-/** Asks the person for files; empty when the question was put away. Tests answer in the person's place. */
+/** Asks the person for files, and shows where they lie; empty when the question was put away. Tests answer in the person's place. */
 public interface FileChoice {
 
     Optional<Path> openShot();
@@ -16,6 +16,9 @@ public interface FileChoice {
 
     /** Where an export goes: a file of one of its endings, or a folder. */
     Optional<Path> export(Exporter exporter, String suggestedName);
+
+    /** Opens the system's own view of the folder that a file is in, or of a folder. @return whether there is such a view */
+    boolean showInFolder(Path file);
 
     /** An SVG drawing or a PNG picture. */
     Optional<Path> openDrawing();

@@ -69,6 +69,8 @@ public enum Action {
     DIAL_STRENGTH(KeyCode.DIGIT0),
     TAKE_COLOUR(KeyCode.F2),
     FIND_CHALK(KeyCode.F3),
+    COPY_FRAME(KeyCode.F4),
+    COPY_FRAME_CLEAR(KeyCode.F4, KeyCombination.SHIFT_DOWN),
     HOLD_LONGER(KeyCode.F, KeyCombination.SHIFT_DOWN),
     HOLD_SHORTER(KeyCode.D, KeyCombination.SHIFT_DOWN),
     MARK(KeyCode.B),

@@ -5,8 +5,11 @@ import chalktrace.app.words.Words;
 import chalktrace.media.export.Exporter;
 import chalktrace.media.file.ShotFile;
 import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
@@ -58,6 +61,22 @@ final class SystemFileChoice implements FileChoice {
         return saved(
                 suggestedName + exporter.endings().get(0),
                 chooser(Words.DESK.of("export", exporter.title()), exporter.title(), patterns));
+    }
+
+    @Override
+    public boolean showInFolder(Path file) {
+        Path folder = Files.isDirectory(file) ? file : file.toAbsolutePath().getParent();
+        String system = System.getProperty("os.name").toLowerCase(Locale.ROOT);
+        String opener = system.contains("win") ? "explorer" : system.contains("mac") ? "open" : "xdg-open";
+        try {
+            new ProcessBuilder(opener, folder.toString())
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            return true;
+        } catch (IOException e) {
+            return false;
+        }
     }
 
     @Override

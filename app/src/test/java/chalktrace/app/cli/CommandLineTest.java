@@ -339,6 +339,21 @@ class CommandLineTest {
     }
 
     @Test
+    void aFrameOfAShotIsToldFromAPictureOfAClipByContent() throws Exception {
+        Path shot = folder.resolve("walk.chalk");
+        json("new", shot, "--footage", clip, "--json");
+        Path named = Files.copy(shot, folder.resolve("walk.mp4"));
+        Path png = folder.resolve("frame.png");
+        JsonNode said = json("frame", named, "3", png, "--json");
+        assertThat(said.path("frame").asInt()).isEqualTo(3);
+        // References stay out, so it is all paper.
+        assertThat(ImageIO.read(png.toFile()).getRGB(20, 20)).isEqualTo(0xFFF4F1E8);
+        assertThat(json("frame", clip, "3", png, "--json").path("picture").asInt())
+                .isEqualTo(3);
+        assertThat(run("frame", named, "3000", png)).isEqualTo(1);
+    }
+
+    @Test
     void theListNamesEachFormatWithWhatCanBeChosen() throws Exception {
         JsonNode formats = json("export", "--list", "--json").path("formats");
         assertThat(formats).hasSize(Exporters.all().size());

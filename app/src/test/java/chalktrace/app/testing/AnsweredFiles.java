@@ -21,6 +21,9 @@ public final class AnsweredFiles implements FileChoice {
     public Path chart;
     public Path sound;
 
+    /** What was shown in its folder last. */
+    public Path shown;
+
     @Override
     public Optional<Path> openShot() {
         return Optional.ofNullable(shot);
@@ -39,6 +42,12 @@ public final class AnsweredFiles implements FileChoice {
     @Override
     public Optional<Path> export(Exporter exporter, String suggestedName) {
         return Optional.ofNullable(exporter.endings().isEmpty() ? folder : exports.get(exporter.id()));
+    }
+
+    @Override
+    public boolean showInFolder(Path file) {
+        shown = file;
+        return true;
     }
 
     @Override

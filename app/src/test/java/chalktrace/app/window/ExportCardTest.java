@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import chalktrace.app.session.View.Step;
 import chalktrace.app.testing.OpenWindow;
+import chalktrace.app.words.Words;
 import chalktrace.core.shot.Shot;
 import chalktrace.media.export.Choices;
 import chalktrace.media.export.Chosen;
@@ -17,6 +18,9 @@ import java.util.stream.Stream;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
@@ -90,6 +94,64 @@ class ExportCardTest {
         assertThat(box(robot, "size").getValue()).isEqualTo(new Chosen.Size(50, true));
         assertThat(box(robot, "quality").getValue()).isEqualTo(Chosen.Quality.BEST);
         assertThat(robot.lookup("#export-frames").query().isVisible()).isFalse();
+    }
+
+    @Test
+    void picturesOfAnEarlierExportAreReplacedOnlyWhenThatIsSaid(FxRobot robot) throws Exception {
+        kind(robot, "pictures");
+        select(robot, "range", 2);
+        window.files.folder = Files.createDirectories(folder.resolve("pictures"));
+        robot.clickOn("#export-now");
+        window.awaitSettled();
+        Path written;
+        try (Stream<Path> files = Files.list(window.files.folder)) {
+            written = files.findFirst().orElseThrow();
+        }
+        Files.writeString(written, "mine");
+        robot.clickOn("#export-now");
+        window.awaitSettled();
+        assertThat(written).hasContent("mine");
+        window.clickText(robot, Words.FINISH.of("replace-them"));
+        window.awaitSettled();
+        assertThat(ImageIO.read(written.toFile())).isNotNull();
+    }
+
+    @Test
+    void whatWasWrittenIsLookedAtAndShownInItsFolder(FxRobot robot) {
+        kind(robot, "webm");
+        select(robot, "range", 3);
+        type(robot, "#export-frames", "61-66");
+        select(robot, "size", 0);
+        Path movie = folder.resolve("out.webm");
+        window.files.exports.put("webm", movie);
+        robot.clickOn("#export-now");
+        window.awaitSettled();
+        window.clickText(robot, Words.FINISH.of("show-in-folder"));
+        assertThat(window.files.shown).isEqualTo(movie);
+        robot.clickOn("#export-now");
+        window.awaitSettled();
+        window.clickText(robot, Words.FINISH.of("look-at-it"));
+        window.await(() -> window.session.document().isLooking());
+        assertThat(window.session.document().shown().setup().length()).isEqualTo(6);
+    }
+
+    @Test
+    void theFrameAtTheGateIsCopiedWithAndWithoutPaper(FxRobot robot) {
+        robot.interact(() -> {
+            window.session.transport().go(100);
+            window.workbench.board().requestFocus();
+        });
+        robot.type(KeyCode.F4);
+        int paper = window.session.shot().setup().paper().argb();
+        window.await(() -> corner() == paper);
+        robot.press(KeyCode.SHIFT).type(KeyCode.F4).release(KeyCode.SHIFT);
+        window.await(() -> corner() >>> 24 == 0);
+    }
+
+    /** Of the picture in the clipboard; an odd word where there is none. */
+    private static int corner() {
+        Image picture = Clipboard.getSystemClipboard().getImage();
+        return picture == null ? 1 << 24 : picture.getPixelReader().getArgb(2, 2);
     }
 
     @Test

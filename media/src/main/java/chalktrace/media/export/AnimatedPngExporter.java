@@ -47,7 +47,7 @@ final class AnimatedPngExporter implements Exporter {
 
     @Override
     public List<Choice<?>> choices() {
-        return List.of(Chosen.RANGE, Chosen.SIZE, Chosen.PAPER, Chosen.LEVELS, Chosen.FOOTAGE);
+        return List.of(Chosen.RANGE, Chosen.SIZE, Chosen.PAPER, Chosen.LEVELS, Chosen.FOOTAGE, Chosen.BURN_IN);
     }
 
     @Override

@@ -1,7 +1,10 @@
 package chalktrace.media.export;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * One thing that can be chosen about an export. Exporters declare theirs; the card in Finish makes a row of each and the command line a switch.
@@ -72,6 +75,26 @@ public final class Choice<T> {
                 word);
     }
 
+    /** Some of a few, each with a word by which it is written, with commas between; none unless somebody says so. */
+    static <T extends Comparable<T>> Choice<Set<T>> someOf(
+            String id, String label, String help, List<T> all, Function<T, String> word) {
+        Choice<T> one = oneOf(id, label, help, all, all.get(0), word);
+        List<Set<T>> single = all.stream().map(Set::of).toList();
+        return new Choice<>(
+                id,
+                label,
+                help,
+                String.join(",", all.stream().map(word).toList()),
+                single,
+                Set.of(),
+                text -> Arrays.stream(text.split(","))
+                        .map(String::strip)
+                        .filter(name -> !name.isEmpty())
+                        .map(one::read)
+                        .collect(Collectors.toUnmodifiableSet()),
+                some -> some.stream().sorted().map(word).collect(Collectors.joining(",")));
+    }
+
     /**
      * What is typed.
      *
@@ -108,9 +131,14 @@ public final class Choice<T> {
         return form;
     }
 
-    /** What can be chosen; none where it is typed. */
+    /** What can be chosen; none where it is typed; of which some can be chosen together, each alone. */
     public List<T> all() {
         return all;
+    }
+
+    /** Whether some can be chosen together: it is a set. */
+    public boolean isSome() {
+        return usual instanceof Set;
     }
 
     /** Whether it is yes or no. */

@@ -12,6 +12,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** The choices that several exporters share, and what they make of a shot. */
@@ -87,6 +88,14 @@ public final class Chosen {
             List.of(Quality.values()),
             Quality.GOOD,
             quality -> quality.name().toLowerCase(Locale.ROOT));
+
+    /** What is written into each picture. */
+    static final Choice<Set<BurntIn.Item>> BURN_IN = Choice.someOf(
+            "burn-in",
+            "Written in",
+            "Frame, time, feet and frames, the shot's name, drawings and words, in a strip at the lower edge.",
+            List.of(BurntIn.Item.values()),
+            BurntIn.Item::word);
 
     /** Whether pictures are numbered as the shot numbers its frames; else from 1. */
     public static final Choice<Boolean> SHOT_NUMBERS = Choice.oneOf(

@@ -43,6 +43,11 @@ public interface Exporter {
      */
     record Outcome(boolean complete, int frames, List<String> problems) {}
 
+    /** What is there and would be replaced, beside the target itself, for which whoever chose it was asked. */
+    default List<Path> replaced(Shot shot, Path target, Choices choices) {
+        return List.of();
+    }
+
     /** Writes the shot to a file, or into a folder. */
     Outcome write(Shot shot, Path target, Choices choices, Progress progress)
             throws UnreadableException, UnwritableException, InterruptedException;

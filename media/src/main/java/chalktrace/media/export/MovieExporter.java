@@ -50,7 +50,7 @@ record MovieExporter(String id, String title, List<String> endings, MovieFormat 
     public List<Choice<?>> choices() {
         List<Choice<?>> all = new ArrayList<>(List.of(Chosen.RANGE, Chosen.SIZE));
         all.add(clear == null ? Chosen.OPAQUE_PAPER : Chosen.PAPER);
-        all.addAll(List.of(Chosen.LEVELS, Chosen.FOOTAGE));
+        all.addAll(List.of(Chosen.LEVELS, Chosen.FOOTAGE, Chosen.BURN_IN));
         if (!opaque.sound().isEmpty()) {
             all.add(Chosen.SOUND);
         }

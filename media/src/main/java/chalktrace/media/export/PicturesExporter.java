@@ -14,6 +14,7 @@ import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 
 /**
  * "name.0001.png" and so on in a folder. All are written first and then come into place, so that pictures
@@ -45,6 +46,7 @@ final class PicturesExporter implements Exporter {
                 Chosen.PAPER,
                 Chosen.LEVELS,
                 Chosen.FOOTAGE,
+                Chosen.BURN_IN,
                 Chosen.SHOT_NUMBERS);
     }
 
@@ -64,8 +66,7 @@ final class PicturesExporter implements Exporter {
             int total = range.frames();
             boolean goesOn = true;
             for (int f = 0; f < total && goesOn; f++) {
-                int number = choices.get(Chosen.SHOT_NUMBERS) ? shot.setup().number(range.start() + f) : f + 1;
-                Path file = beside.resolve(name(shot, number, format));
+                Path file = beside.resolve(name(shot, number(shot, range, f, choices), format));
                 written.add(file);
                 format.write(frames.next(), frames.size(), frames.isClear(), file);
                 goesOn = progress.at(f + 1, total);
@@ -86,6 +87,20 @@ final class PicturesExporter implements Exporter {
                 discard(folder);
             }
         }
+    }
+
+    @Override
+    public List<Path> replaced(Shot shot, Path folder, Choices choices) {
+        FrameRange range = choices.get(Chosen.RANGE).orElse(shot.setup().frames());
+        return IntStream.range(0, range.frames())
+                .mapToObj(
+                        f -> folder.resolve(name(shot, number(shot, range, f, choices), choices.get(Chosen.PICTURES))))
+                .filter(Files::exists)
+                .toList();
+    }
+
+    private static int number(Shot shot, FrameRange range, int f, Choices choices) {
+        return choices.get(Chosen.SHOT_NUMBERS) ? shot.setup().number(range.start() + f) : f + 1;
     }
 
     private static String name(Shot shot, int number, PictureFormat format) {

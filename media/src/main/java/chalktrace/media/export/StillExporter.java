@@ -33,7 +33,7 @@ final class StillExporter implements Exporter {
 
     @Override
     public List<Choice<?>> choices() {
-        return List.of(Chosen.RANGE, Chosen.SIZE, Chosen.PAPER, Chosen.LEVELS, Chosen.FOOTAGE);
+        return List.of(Chosen.RANGE, Chosen.SIZE, Chosen.PAPER, Chosen.LEVELS, Chosen.FOOTAGE, Chosen.BURN_IN);
     }
 
     @Override

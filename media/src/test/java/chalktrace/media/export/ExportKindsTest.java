@@ -20,6 +20,7 @@ import chalktrace.core.shot.Level;
 import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import chalktrace.core.shot.SoundClip;
+import chalktrace.core.shot.Word;
 import chalktrace.core.sound.PcmBuffer;
 import chalktrace.core.sound.ShotMix;
 import chalktrace.core.testing.Strokes;
@@ -37,6 +38,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
@@ -234,6 +236,51 @@ class ExportKindsTest {
             between += green > 50 && green < 215 ? 1 : 0;
         }
         assertThat(between).isLessThanOrEqualTo(2);
+    }
+
+    /** Common practice: 35 mm film has 16 frames to a foot, so that frame 17 from 0 begins at one foot and one frame. */
+    @Test
+    void whatIsWrittenInSaysWhereOneIs() throws Exception {
+        Set<BurntIn.Item> all = Choices.USUAL
+                .read(Chosen.BURN_IN, "time,frame,feet,shot,drawings,words")
+                .get(Chosen.BURN_IN);
+        Shot spoken = shot.withWords(List.of(new Word("word-1", "hot", 0.6, 0.8, 1, false, "", List.of())));
+        assertThat(BurntIn.text(spoken, 17, all).split(" {4}"))
+                .containsExactly("18", "0:00.708", "1+01", "kinds", "second 1", "hot");
+        Choices choices = Choices.USUAL
+                .with(Chosen.RANGE, Optional.of(FrameRange.of(12, 1)))
+                .with(Chosen.SIZE, new Size(400, true));
+        write("still", "plain.png", choices);
+        write("still", "written.png", choices.read(Chosen.BURN_IN, "frame,shot"));
+        BufferedImage plain = ImageIO.read(folder.resolve("plain.png").toFile());
+        BufferedImage written = ImageIO.read(folder.resolve("written.png").toFile());
+        int lower = 0;
+        for (int y = 0; y < plain.getHeight(); y++) {
+            for (int x = 0; x < plain.getWidth(); x++) {
+                boolean same = plain.getRGB(x, y) == written.getRGB(x, y);
+                if (y < plain.getHeight() * 0.9) {
+                    assertThat(same).isTrue();
+                } else if (!same) {
+                    lower++;
+                }
+            }
+        }
+        assertThat(lower).isGreaterThan(plain.getWidth() * 10);
+        assertThatExceptionOfType(IllegalArgumentException.class)
+                .isThrownBy(() -> Choices.USUAL.read(Chosen.BURN_IN, "frame,weather"))
+                .withMessageContaining("weather");
+    }
+
+    /** The longest line fits into the smallest picture. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 8, 40, 160})
+    void aLongLineFitsIntoASmallPicture(int width) throws Exception {
+        shot = shot.withName("a name that is longer than any picture of this width could ever hold in one line");
+        Choices choices = Choices.USUAL
+                .with(Chosen.RANGE, Optional.of(FrameRange.of(12, 1)))
+                .with(Chosen.SIZE, new Size(width, false))
+                .read(Chosen.BURN_IN, "shot,time,drawings");
+        assertThat(write("still", "small.png", choices).complete()).isTrue();
     }
 
     @Test
