@@ -146,27 +146,21 @@ final class ExportCard extends VBox {
     }
 
     private void makeRows() {
-        rows.getChildren()
-                .setAll(exporter().choices().stream()
-                        .flatMap(choice -> row(choice).stream())
-                        .toList());
+        rows.getChildren().setAll(exporter().choices().stream().map(this::row).toList());
         show();
     }
 
-    private Optional<Node> row(Choice<?> choice) {
+    private Node row(Choice<?> choice) {
         if (choice == Chosen.RANGE) {
-            return Optional.of(spanRow());
+            return spanRow();
         }
         if (choice == Chosen.SIZE) {
-            return Optional.of(sizeRow());
+            return sizeRow();
         }
         if (choice.id().equals(Chosen.PAPER.id())) {
-            return Optional.of(paperRow(choice == Chosen.PAPER));
+            return paperRow(choice == Chosen.PAPER);
         }
-        if (choice == Chosen.LEVELS) {
-            return Optional.of(levelsRow());
-        }
-        return Optional.of(plain(choice));
+        return choice == Chosen.LEVELS ? levelsRow() : plain(choice);
     }
 
     private <T> Node plain(Choice<T> choice) {

@@ -26,30 +26,47 @@ final class Exporting {
 
     /** Hands the shot on in one of the ways; asks before pictures of an earlier export are replaced. */
     public void run(Exporter exporter, Path target, Choices choices) {
-        Shot shot = session.shot();
-        List<Path> replaced = exporter.replaced(shot, target, choices);
-        if (replaced.isEmpty()) {
-            write(exporter, shot, target, choices);
-        } else {
-            session.notices()
-                    .offer(
-                            Words.FINISH.count("pictures-would-be-replaced", replaced.size(), target.getFileName()),
-                            new Notices.Offer(
-                                    Words.FINISH.of("replace-them"), () -> write(exporter, shot, target, choices)));
-        }
+        write(exporter, target, choices, false);
     }
 
-    private void write(Exporter exporter, Shot shot, Path target, Choices choices) {
+    private void write(Exporter exporter, Path target, Choices choices, boolean replaces) {
+        Shot shot = session.shot();
         session.jobs()
                 .runLong(
                         Words.FINISH.of("write", target.getFileName()),
-                        job -> new Written(exporter.write(shot, target, choices, job::at), first(exporter, target)),
-                        written -> tell(written, target),
+                        job -> {
+                            int there = replaces
+                                    ? 0
+                                    : exporter.replaced(shot, target, choices).size();
+                            return there > 0
+                                    ? new Written(there, null, null)
+                                    : new Written(
+                                            0, exporter.write(shot, target, choices, job::at), first(exporter, target));
+                        },
+                        written -> {
+                            if (written.there() > 0) {
+                                ask(written.there(), target, () -> write(exporter, target, choices, true));
+                            } else {
+                                tell(written, target);
+                            }
+                        },
                         session.notices()::problem);
     }
 
-    /** @param first what is looked at to see all of it; null for what is no picture */
-    private record Written(Exporter.Outcome outcome, Path first) {}
+    private void ask(int pictures, Path target, Runnable replace) {
+        session.notices()
+                .offer(
+                        Words.FINISH.count("pictures-would-be-replaced", pictures, target.getFileName()),
+                        new Notices.Offer(Words.FINISH.of("replace-them"), replace));
+    }
+
+    /**
+     * What came of it.
+     *
+     * @param there how many pictures would be replaced, so that nothing was written
+     * @param first what is looked at to see all of it; null for what is no picture
+     */
+    private record Written(int there, Exporter.Outcome outcome, Path first) {}
 
     private static Path first(Exporter exporter, Path target) throws IOException {
         if (!exporter.showsFootage() || !Files.exists(target)) {

@@ -329,6 +329,8 @@ class CommandLineTest {
         assertThat(line.err()).contains("no transparency");
         assertThat(run("export", shot, folder.resolve("o.pdf"), "--size", "50%"))
                 .isEqualTo(2);
+        assertThat(run("export", shot, folder.resolve("o.pdf"), "--transparent"))
+                .isEqualTo(2);
         assertThat(run("export", shot, folder.resolve("o.mp4"), "--size", "big"))
                 .isEqualTo(2);
         assertThat(run("export", shot, folder.resolve("o.mp4"), "--range", "30-40"))

@@ -72,7 +72,7 @@ class MainJobTest {
 
         window.files.exports.put("movie", folder.resolve("out.mp4"));
         window.click(robot, "step-finish");
-        window.clickText(robot, "Export movie");
+        window.click(robot, "export-now");
         window.await(() -> Files.exists(window.files.exports.get("movie")));
         window.awaitSettled();
         assertStrokeIsOnItsFramesOnly(stroke);

@@ -281,6 +281,20 @@ class OnwardTest {
         assertThat(window.session.shot().drawnOn("clean")).isEqualTo(DrawnOn.frames(1));
     }
 
+    @Test
+    void anyNumberOfFramesIsTypedAndIsOneStep(FxRobot robot) {
+        robot.clickOn("#holds");
+        robot.clickOn("#hold-number").press(KeyCode.CONTROL).type(KeyCode.A).release(KeyCode.CONTROL);
+        robot.write("7").type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(holds(robot).isShowing()).isFalse();
+        draw(robot, 100);
+        assertThat(runs()).containsExactly("1: 0-6");
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        press(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(window.session.framesFromHere()).isEqualTo(2);
+    }
+
     private static void clickHold(FxRobot robot, int frames) {
         robot.interact(() -> holds(robot).getItems().get(frames - 1).fire());
     }

@@ -131,12 +131,12 @@ public final class Choice<T> {
         return form;
     }
 
-    /** What can be chosen; none where it is typed; of which some can be chosen together, each alone. */
+    /** What can be chosen, each alone where several can be chosen together; none where it is typed. */
     public List<T> all() {
         return all;
     }
 
-    /** Whether some can be chosen together: it is a set. */
+    /** Whether several can be chosen together: then it is a set. */
     public boolean isSome() {
         return usual instanceof Set;
     }

@@ -92,7 +92,7 @@ public final class Chosen {
     /** What is written into each picture. */
     static final Choice<Set<BurntIn.Item>> BURN_IN = Choice.someOf(
             "burn-in",
-            "Written in",
+            "Burn in",
             "Frame, time, feet and frames, the shot's name, drawings and words, in a strip at the lower edge.",
             List.of(BurntIn.Item.values()),
             BurntIn.Item::word);

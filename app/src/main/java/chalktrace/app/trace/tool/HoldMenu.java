@@ -11,6 +11,8 @@ import chalktrace.core.shot.Shot;
 import chalktrace.core.shot.ShotSetup;
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
+import javafx.event.ActionEvent;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.CustomMenuItem;
@@ -32,9 +34,14 @@ final class HoldMenu extends MenuButton {
     private final Menu asLevel = new Menu(Words.TRACE.of("as-level"));
     private final NumberField frames;
 
+    /** Whether another number of frames was typed or dragged since the menu opened. */
+    private boolean dialled;
+
     HoldMenu(Session session) {
         this.session = session;
-        this.frames = new NumberField("hold", NAMES.size() + 1, this::typed);
+        this.frames = new NumberField("hold", NAMES.size() + 1, () -> dialled = true);
+        // The field hears of it first.
+        frames.addEventHandler(ActionEvent.ACTION, event -> Platform.runLater(this::hide));
         setId("holds");
         getStyleClass().add("small-menu");
         setFocusTraversable(false);
@@ -50,6 +57,7 @@ final class HoldMenu extends MenuButton {
         eachStep.selectedProperty().bindBidirectional(session.view().eachStepProperty());
         getItems().addAll(typedFrames(), asLevel, new SeparatorMenuItem(), eachStep);
         setOnShowing(event -> listLevels());
+        setOnHidden(event -> settle());
         Refresh.on(
                 this,
                 this::showNow,
@@ -71,6 +79,7 @@ final class HoldMenu extends MenuButton {
     }
 
     private void listLevels() {
+        dialled = false;
         DrawnOn now = now();
         frames.set(now.frames());
         asLevel.getItems()
@@ -81,10 +90,12 @@ final class HoldMenu extends MenuButton {
         asLevel.setDisable(asLevel.getItems().isEmpty());
     }
 
-    private void typed() {
-        int typed = (int) Math.max(1, Math.min(ShotSetup.LONGEST, Math.round(frames.value())));
-        frames.set(typed);
-        choose(DrawnOn.frames(typed));
+    /** A drag changes the number many times: it is settled on as the menu goes. */
+    private void settle() {
+        if (dialled) {
+            dialled = false;
+            choose(DrawnOn.frames((int) Math.max(1, Math.min(ShotSetup.LONGEST, Math.round(frames.value())))));
+        }
     }
 
     private void choose(DrawnOn on) {
