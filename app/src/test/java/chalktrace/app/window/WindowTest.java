@@ -354,7 +354,7 @@ class WindowTest {
                 .apply(new Edit("long", s -> s.withSetup(s.setup().withLength(5000)))));
         window.files.exports.put("movie", folder.resolve("long.mp4"));
         window.click(robot, "step-finish");
-        window.clickText(robot, "Export movie");
+        window.click(robot, "export-now");
         window.await(() -> robot.lookup("#cancel-job").tryQuery().isPresent());
         window.files.saveAs = folder.resolve("meanwhile.chalk");
         robot.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
