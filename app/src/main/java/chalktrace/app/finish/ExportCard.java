@@ -107,6 +107,7 @@ final class ExportCard extends VBox {
                 this::show,
                 session.document().shotProperty(),
                 session.transport().frameProperty(),
+                session.transport().playingProperty(),
                 session.footages().latestProperty());
     }
 

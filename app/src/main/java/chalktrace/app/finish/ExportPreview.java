@@ -21,31 +21,49 @@ final class ExportPreview extends ImageView {
     private static final Rgb DARK = new Rgb(0xB4, 0xB4, 0xB4);
 
     private final Session session;
-    /** What is shown counts only while nothing newer was asked for. */
-    private Object newest;
+
+    /** What is to be shown when the picture that is being made is done. */
+    private Optional<Wanted> next = Optional.empty();
+
+    private boolean busy;
+
+    private record Wanted(ComposedFrames composed, int frame, PictureSize size) {}
 
     ExportPreview(Session session) {
         this.session = session;
         setId("export-preview");
     }
 
-    /** @throws UnwritableException when the shot has not what was chosen */
+    /** One picture is made at a time, and none while it plays. @throws UnwritableException when the shot has not what was chosen */
     void show(Choices choices, FrameRange frames) throws UnwritableException {
         int gate = session.transport().frame();
         int frame = Math.max(frames.start(), Math.min(frames.last(), gate));
         // Footage is there for the gate alone.
         FootagePictures footage =
                 frame == gate ? session.footages().latestProperty().get() : (clip, at) -> Optional.empty();
-        ComposedFrames composed = new ComposedFrames(session.shot(), choices, footage, 0);
         PictureSize whole = session.shot().setup().size();
         int height = Math.max(1, Math.round((float) WIDTH * whole.height() / whole.width()));
-        Object mine = new Object();
-        newest = mine;
-        session.jobs().runQuietly(job -> picture(composed, frame, new PictureSize(WIDTH, height)), picture -> {
-            if (newest == mine) {
-                setImage(picture.image());
-            }
-        });
+        ComposedFrames composed = new ComposedFrames(session.shot(), choices, footage, 0);
+        next = Optional.of(new Wanted(composed, frame, new PictureSize(WIDTH, height)));
+        make();
+    }
+
+    private void make() {
+        if (busy || next.isEmpty() || session.transport().playingProperty().get()) {
+            return;
+        }
+        busy = true;
+        Wanted now = next.get();
+        next = Optional.empty();
+        session.jobs()
+                .runQuietly(
+                        job -> picture(now.composed(), now.frame(), now.size()),
+                        picture -> {
+                            setImage(picture.image());
+                            busy = false;
+                            make();
+                        },
+                        failed -> busy = false);
     }
 
     private static ShotPicture picture(ComposedFrames composed, int frame, PictureSize size) {

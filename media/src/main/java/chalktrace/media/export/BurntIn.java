@@ -10,7 +10,8 @@ import java.awt.Font;
 import java.awt.FontFormatException;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
-import java.awt.geom.Rectangle2D;
+import java.awt.Shape;
+import java.awt.font.FontRenderContext;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
@@ -92,18 +93,19 @@ final class BurntIn {
         BufferedImage image = new BufferedImage(size.width(), strip, BufferedImage.TYPE_INT_ARGB);
         image.setRGB(0, 0, size.width(), strip, words, top * size.width(), size.width());
         Graphics2D to = image.createGraphics();
-        to.setRenderingHint(RenderingHints.KEY_TEXT_ANTIALIASING, RenderingHints.VALUE_TEXT_ANTIALIAS_ON);
+        to.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         to.setColor(STRIP);
         to.fillRect(0, 0, size.width(), strip);
         to.setColor(Color.WHITE);
-        Font font = FONT.deriveFont((float) text);
-        Rectangle2D bounds = font.getStringBounds(line, to.getFontRenderContext());
+        // As outlines: letters keep their widths at any size.
+        Shape letters = FONT.deriveFont((float) text)
+                .createGlyphVector(new FontRenderContext(null, true, true), line)
+                .getOutline();
         double room = Math.max(1, size.width() - text);
-        if (bounds.getWidth() > room) {
-            font = font.deriveFont((float) (text * room / bounds.getWidth()));
-        }
-        to.setFont(font);
-        to.drawString(line, (float) (text / 2), (float) (strip - (strip - text) / 2 - text * 0.2));
+        double fits = Math.min(1, room / Math.max(1, letters.getBounds2D().getMaxX()));
+        to.translate(text / 2, strip - (strip - text) / 2 - text * 0.2);
+        to.scale(fits, fits);
+        to.fill(letters);
         to.dispose();
         image.getRGB(0, 0, size.width(), strip, words, top * size.width(), size.width());
     }

@@ -3,6 +3,7 @@ package chalktrace.media.export;
 import chalktrace.core.picture.PictureSize;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -45,6 +46,12 @@ enum PictureFormat {
 
     /** @param isClear whether words have an opacity, which is then straight */
     void write(int[] argb, PictureSize size, boolean isClear, Path file) throws IOException {
+        if (this == PNG) {
+            try (OutputStream out = Files.newOutputStream(file)) {
+                PngFiles.write(argb, size, isClear, out);
+            }
+            return;
+        }
         int type = isClear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB;
         BufferedImage image = new BufferedImage(size.width(), size.height(), type);
         image.setRGB(0, 0, size.width(), size.height(), argb, 0, size.width());

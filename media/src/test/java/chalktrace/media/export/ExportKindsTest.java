@@ -281,6 +281,14 @@ class ExportKindsTest {
                 .with(Chosen.SIZE, new Size(width, false))
                 .read(Chosen.BURN_IN, "shot,time,drawings");
         assertThat(write("still", "small.png", choices).complete()).isTrue();
+        BufferedImage small = ImageIO.read(folder.resolve("small.png").toFile());
+        if (width >= 40) {
+            // No letter is cut by the right edge: nothing but the strip is there.
+            int last = small.getRGB(width - 1, small.getHeight() - 1);
+            for (int y = small.getHeight() - 8; y < small.getHeight(); y++) {
+                assertThat(small.getRGB(width - 1, y)).isEqualTo(last);
+            }
+        }
     }
 
     @Test
